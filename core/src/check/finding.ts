@@ -1,0 +1,51 @@
+import type { AreaId, CoatId, CoatOf, CoatKindName, Design, Workshop } from '../design';
+import type { PlannedAreas, Step } from '../plan';
+
+/** stop: it will fail or hurt; look: likely worse; tip: worth knowing. */
+export type FindingLevel = 'stop' | 'look' | 'tip';
+
+/** A change a maker can take with one press. */
+export type Fix =
+  | { readonly does: 'insert coat'; readonly label: string; readonly kind: CoatKindName; readonly before: CoatId }
+  | { readonly does: 'set thickness'; readonly label: string; readonly coat: CoatId; readonly thickness: number }
+  | { readonly does: 'set load'; readonly label: string; readonly coat: CoatId; readonly load: number };
+
+export interface Finding {
+  readonly rule: string;
+  readonly level: FindingLevel;
+  readonly coat: CoatId | null;
+  readonly area: AreaId | null;
+  /** what is wrong, a sentence */
+  readonly says: string;
+  /** why it matters, a sentence */
+  readonly why: string;
+  readonly fix: Fix | null;
+}
+
+/** What a rule looks at. */
+export interface Facts {
+  readonly design: Design;
+  readonly workshop: Workshop;
+  readonly areas: PlannedAreas;
+  readonly steps: readonly Step[];
+}
+
+/** A rule: its name, and the findings it has. */
+export interface Rule {
+  readonly name: string;
+  find(facts: Facts): readonly Omit<Finding, 'rule'>[];
+}
+
+/** The steps of some kinds, typed as such. */
+export function stepsOfKind<Kind extends CoatKindName>(facts: Facts, ...kinds: readonly Kind[]): readonly (Step & { coat: CoatOf<Kind>; index: number })[] {
+  return facts.steps.flatMap((step, index) =>
+    (kinds as readonly string[]).includes(step.coat.kind) ? [{ ...step, coat: step.coat as CoatOf<Kind>, index }] : [],
+  );
+}
+
+/** Names of the areas that a coat lies on and for which something holds. */
+export const areasWhere = (facts: Facts, holds: (area: AreaId) => boolean): readonly string[] =>
+  facts.areas.areas.filter((area) => area.area > 0 && holds(area.id)).map((area) => area.name);
+
+/** Whether a coat reaches a place. */
+export const reaches = (coat: { on: 'all' | readonly string[] }, place: string): boolean => coat.on === 'all' || coat.on.includes(place);

@@ -1,0 +1,35 @@
+import type { Design, Workshop } from '../design';
+import type { PlannedAreas, Step } from '../plan';
+import type { Finding, FindingLevel, Rule } from './finding';
+import { aboveLip } from './rules/above-lip';
+import { chunkyGlue } from './rules/chunky-glue';
+import { decalOnGlitter } from './rules/decal-on-glitter';
+import { fastGlue } from './rules/fast-glue';
+import { glitterWithoutGlue } from './rules/glitter-without-glue';
+import { inkLoad } from './rules/ink-load';
+import { pressChunky } from './rules/press-chunky';
+import { room } from './rules/room';
+import { sandIntoFlakes } from './rules/sand-into-flakes';
+import { missingItem, notEnough } from './rules/shelf';
+import { thickFilm } from './rules/thick-film';
+import { unsealedGlitter } from './rules/unsealed-glitter';
+
+/** Every rule of the check; one file a subject. */
+export const rules: readonly Rule[] = [
+  missingItem, glitterWithoutGlue, thickFilm, decalOnGlitter, sandIntoFlakes, inkLoad,
+  unsealedGlitter, pressChunky, chunkyGlue, fastGlue, aboveLip, room, notEnough,
+];
+
+const order: Record<FindingLevel, number> = { stop: 0, look: 1, tip: 2 };
+
+/** All findings, the gravest first. */
+export function checkDesign(design: Design, workshop: Workshop, areas: PlannedAreas, steps: readonly Step[]): readonly Finding[] {
+  const facts = { design, workshop, areas, steps };
+  return rules
+    .flatMap((rule) => rule.find(facts).map((finding) => ({ rule: rule.name, ...finding })))
+    .sort((a, b) => order[a.level] - order[b.level]);
+}
+
+export type { Finding, FindingLevel, Fix } from './finding';
+export { applyFix } from './apply-fix';
+export { healthNotes } from './health';

@@ -1,0 +1,56 @@
+import { itemOf, type ShelfItem, type ShelfKind } from '../../stock';
+import { amountText } from '../../units';
+import type { Coat } from '../../design';
+import type { Rule } from '../finding';
+
+const named = (coat: Coat): readonly { id: string; kind: ShelfKind }[] => {
+  switch (coat.kind) {
+    case 'base':
+      return [{ id: coat.paint, kind: 'paint' }];
+    case 'glue':
+      return [{ id: coat.glue, kind: 'glue' }, ...(coat.resin ? [{ id: coat.resin, kind: 'resin' as const }] : [])];
+    case 'resin':
+      return [{ id: coat.resin, kind: 'resin' }];
+    case 'ink':
+      return [{ id: coat.resin, kind: 'resin' }, { id: coat.ink, kind: 'ink' }];
+    default:
+      return [];
+  }
+};
+
+export const missingItem: Rule = {
+  name: 'no longer on the shelf',
+  find: ({ design, workshop }) => {
+    const gone = (shelf: readonly ShelfItem[], id: string, kind: ShelfKind) => !itemOf(shelf, id, kind);
+    return [
+      ...design.coats.flatMap((coat) =>
+        named(coat).filter(({ id, kind }) => gone(workshop.shelf, id, kind)).map(({ kind }) => ({
+          level: 'stop' as const, coat: coat.id, area: null,
+          says: `The ${kind} this coat uses isn’t on the shelf.`, why: 'Its amounts and its colour can’t be worked out. Choose another.', fix: null,
+        }))),
+      ...design.blends.flatMap((blend) =>
+        blend.parts.some((part) => gone(workshop.shelf, part.item, 'glitter'))
+          ? [{ level: 'stop' as const, coat: null, area: blend.area, says: 'A glitter of this blend isn’t on the shelf any more.', why: 'It counts for nothing here. Take it out, or put it back on the shelf.', fix: null }]
+          : []),
+    ];
+  },
+};
+
+export const notEnough: Rule = {
+  name: 'not enough in stock',
+  find: ({ workshop, steps }) => {
+    const wanted = new Map<string, number>();
+    for (const part of steps.flatMap((step) => step.planned.pours.flatMap((pour) => pour.parts))) wanted.set(part.item, (wanted.get(part.item) ?? 0) + part.ml);
+    return workshop.shelf.flatMap((item) => {
+      const need = wanted.get(item.id) ?? 0;
+      if (item.kind !== 'glitter' || item.left === null || need <= item.left + 1e-9) return [];
+      const weight = item.flake.solidShare * item.flake.density;
+      const text = (ml: number) => amountText(ml, workshop.settings.units, weight);
+      return [{
+        level: 'look' as const, coat: null, area: null,
+        says: `${item.name}: ${text(need)} wanted, ${text(item.left)} left.`,
+        why: 'What is cast off can go back in, but the jar doesn’t hold the pour. Buy more or mix it thinner.', fix: null,
+      }];
+    });
+  },
+};

@@ -1,0 +1,47 @@
+import { reflectanceOf } from '../colour';
+import { groundLook } from '../field/look';
+import { itemOf, type ShelfItemId } from '../stock';
+import { areaOf, bodyOf, placesOf, whereText, type CoatKind } from './coat-kind';
+import { changedGrounds } from './ground';
+
+/** mm of dry paint a pass adds; sprayed acrylic and lacquer lie at 20–30 µm. */
+const PAINT_FILM = 0.025;
+
+export const base: CoatKind<'base'> = {
+  kind: 'base',
+  name: 'Base colour',
+  explains: 'The paint under the glitter. It shows in every gap between flakes.',
+  start: ({ shelf }) => ({
+    kind: 'base',
+    note: '',
+    on: 'all',
+    paint: shelf.find((item) => item.kind === 'paint')?.id ?? ('' as ShelfItemId),
+    passes: 2,
+  }),
+  lay(coat, grounds, context) {
+    const paint = itemOf(context.shelf, coat.paint, 'paint');
+    const places = placesOf(coat.on, context);
+    const colour = paint ? reflectanceOf(paint.colour) : null;
+    const passes = coat.passes === 1 ? 'One even coat' : `${coat.passes} thin coats`;
+    return {
+      grounds: changedGrounds(grounds, places, (ground) => ({
+        ...ground,
+        spectrum: colour ?? ground.spectrum,
+        look: paint ? [groundLook(paint.colour)] : ground.look,
+        thickness: ground.thickness + coat.passes * PAINT_FILM,
+      })),
+      body: bodyOf({
+        title: `Base colour: ${paint?.name ?? 'a paint no longer on the shelf'}`,
+        where: whereText(coat.on, context),
+        does: `${passes} of paint, each touch-dry before the next.`,
+        needs: [paint?.name ?? 'the paint', 'turner', 'drop sheet'],
+        waitsFor: 'A scuffed wall, free of grease and dry.',
+        area: areaOf(places, context),
+        thickness: coat.passes * PAINT_FILM,
+        handsOn: 5 + 5 * coat.passes,
+        wait: { minutes: (paint?.dryMinutes ?? 60) * coat.passes, until: 'dry, also under a fingernail; overnight before strong tape' },
+        cautions: ['Spray outdoors or in a booth, with a respirator for organic vapour.'],
+      }),
+    };
+  },
+};

@@ -1,0 +1,86 @@
+import type { Spectrum } from '../colour';
+import type { AreaId, CoatKindName, CoatOf, CoatedWhere, Settings } from '../design';
+import type { Part } from '../glitter';
+import type { PlannedCoat, PlannedPart } from '../plan';
+import type { ShelfItem } from '../stock';
+import { cureFactor } from '../resin';
+import type { Grounds } from './ground';
+
+/** A blend with its jars looked up. */
+export interface ReadyBlend {
+  readonly area: AreaId;
+  readonly areaName: string;
+  readonly parts: readonly Part[];
+  readonly planned: readonly PlannedPart[];
+  readonly ml: number;
+  readonly grams: number;
+  /** flakes deep, one pour */
+  readonly poured: number;
+  /** mean thickness of what is poured, by face, µm */
+  readonly thickness: number;
+  /** mm */
+  readonly coarsest: number;
+}
+
+/** What a coat can know while it is laid. */
+export interface CoatContext {
+  readonly settings: Settings;
+  readonly shelf: readonly ShelfItem[];
+  /** cm² of every place */
+  readonly sizes: Readonly<Record<string, number>>;
+  readonly names: Readonly<Record<string, string>>;
+  readonly blends: readonly ReadyBlend[];
+  /** flakes over a ground, remembered between plans */
+  readonly rain: (parts: readonly Part[], depth: number, under: Spectrum) => Spectrum;
+  /** the coat that comes after this one */
+  readonly next: CoatKindName | null;
+  /** minutes the soft glue under it still needs once nothing more is laid into it */
+  readonly setting: number;
+}
+
+export type CoatBody = Omit<PlannedCoat, 'id' | 'kind' | 'seen'>;
+
+export interface LaidCoat {
+  readonly body: CoatBody;
+  readonly grounds: Grounds;
+  /** minutes of setting that the coats after it have to allow for */
+  readonly setting?: number;
+}
+
+/** What a new coat of a kind starts from; null where nothing on the shelf fits. */
+export interface StartingPoint {
+  readonly shelf: readonly ShelfItem[];
+  readonly height: number;
+}
+
+/** One kind of coat: how it is named, begun and laid. */
+export interface CoatKind<Kind extends CoatKindName> {
+  readonly kind: Kind;
+  readonly name: string;
+  /** one line for whoever meets the word for the first time */
+  readonly explains: string;
+  start(from: StartingPoint): Omit<CoatOf<Kind>, 'id'>;
+  lay(coat: CoatOf<Kind>, grounds: Grounds, context: CoatContext): LaidCoat;
+}
+
+/** A body with everything a coat needn't have left empty. */
+export function bodyOf(body: Pick<CoatBody, 'title' | 'does' | 'waitsFor' | 'handsOn' | 'wait'> & Partial<CoatBody>): CoatBody {
+  return { where: 'the whole cup', needs: [], area: null, thickness: null, mix: null, pours: [], drops: null, cautions: [], ...body };
+}
+
+export function placesOf(on: CoatedWhere, context: CoatContext): readonly string[] {
+  return on === 'all' ? Object.keys(context.sizes) : on.filter((id) => id in context.sizes);
+}
+
+export const areaOf = (places: readonly string[], context: CoatContext): number =>
+  places.reduce((sum, place) => sum + context.sizes[place], 0);
+
+export const whereText = (on: CoatedWhere, context: CoatContext): string =>
+  on === 'all' ? 'the whole cup' : listText(on.map((id) => context.names[id] ?? id));
+
+export const listText = (names: readonly string[]): string =>
+  names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names[names.length - 1]}`;
+
+/** Resin's waiting times stretch in a cold room and shrink in a warm one. */
+export const inThisRoom = (minutes: number, context: CoatContext): number =>
+  Math.round((minutes * cureFactor(context.settings.celsius)) / 5) * 5;

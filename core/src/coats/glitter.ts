@@ -1,0 +1,67 @@
+import { flakesLook } from '../field/look';
+import { keptDepth } from '../glitter';
+import { laidThickness } from '../resin';
+import { areaOf, bodyOf, listText, placesOf, type CoatKind, type ReadyBlend } from './coat-kind';
+import { changedGrounds, type Ground } from './ground';
+
+/** How deep a pour ends up on a ground: nothing holds it without glue. */
+export const heldDepth = (blend: ReadyBlend, ground: Ground): number =>
+  ground.glue ? keptDepth(blend.poured, ground.glue.hold) : 0;
+
+export const glitter: CoatKind<'glitter'> = {
+  kind: 'glitter',
+  name: 'Glitter',
+  explains: 'Pour each area’s blend over the soft glue, over paper; what isn’t held is cast off and goes back.',
+  start: () => ({ kind: 'glitter', note: '', on: 'all' }),
+  lay(coat, grounds, context) {
+    const places = placesOf(coat.on, context);
+    const blends = context.blends.filter((blend) => places.includes(blend.area) && blend.ml > 0);
+    const held = new Map(blends.map((blend) => [blend.area as string, heldDepth(blend, grounds[blend.area])]));
+    const areas = blends.map((blend) => blend.area as string);
+    const names = listText(blends.map((blend) => blend.areaName));
+    return {
+      grounds: changedGrounds(grounds, areas, (ground, place) => {
+        const blend = blends.find((one) => one.area === place);
+        const kept = held.get(place) ?? 0;
+        if (!blend || kept === 0) return ground;
+        return {
+          ...ground,
+          spectrum: context.rain(blend.parts, kept, ground.spectrum),
+          look: [...ground.look, flakesLook(blend.parts, kept)],
+          glue: null,
+          stuckBy: ground.glue?.way ?? ground.stuckBy,
+          rawMicrons: ground.rawMicrons + kept * blend.thickness,
+          sealed: false,
+          unpressed: Math.max(ground.unpressed, blend.coarsest),
+          hasGlitter: true,
+          cover: 0,
+          thickness: ground.thickness + laidThickness(kept, blend.thickness),
+        };
+      }),
+      setting: context.setting,
+      body: bodyOf({
+        title: blends.length === 1 ? 'Glitter' : `Glitter, ${blends.length} blends`,
+        where: blends.length > 0 ? names : 'no area with a blend',
+        does: 'Pour over paper while turning, light colours before dark. Tap off, brush off, keep the cast-off apart.',
+        needs: ['the blends, mixed', 'a sheet of paper a blend', 'soft brush'],
+        waitsFor: 'Fresh, soft glue.',
+        area: areaOf(areas, context),
+        pours: blends.map((blend) => {
+          const kept = held.get(blend.area) ?? 0;
+          const { area, areaName, planned: parts, ml, grams } = blend;
+          return { area, areaName, parts, ml, grams, kept, castOff: 1 - kept / blend.poured };
+        }),
+        handsOn: 4 + 3 * blends.length,
+        wait: settingWait(context),
+        cautions: ['Dust mask for the finest cuts; keep flakes away from food and eyes.'],
+      }),
+    };
+  },
+};
+
+/** Glue sets once nothing more goes into it. */
+export function settingWait({ next, setting }: { next: string | null; setting: number }): { minutes: number; until: string } {
+  return next === 'glitter' || next === 'press'
+    ? { minutes: 0, until: 'at once, while the glue is soft' }
+    : { minutes: setting, until: 'the glue is set and no flake moves' };
+}

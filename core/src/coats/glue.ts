@@ -1,0 +1,51 @@
+import { glueWayFacts, itemOf, type ShelfItemId } from '../stock';
+import { durationText } from '../units';
+import { areaOf, bodyOf, inThisRoom, placesOf, whereText, type CoatKind } from './coat-kind';
+import { changedGrounds } from './ground';
+import { mixFor } from './mixing';
+
+export const glue: CoatKind<'glue'> = {
+  kind: 'glue',
+  name: 'Glue',
+  explains: 'What the glitter sticks to. How it is done decides how much glitter stays and how long you have.',
+  start: ({ shelf }) => ({
+    kind: 'glue',
+    note: '',
+    on: 'all',
+    glue: shelf.find((item) => item.kind === 'glue')?.id ?? ('' as ShelfItemId),
+    resin: shelf.find((item) => item.kind === 'resin')?.id ?? null,
+  }),
+  lay(coat, grounds, context) {
+    const item = itemOf(context.shelf, coat.glue, 'glue');
+    const facts = item && glueWayFacts[item.way];
+    const places = placesOf(coat.on, context);
+    const area = areaOf(places, context);
+    const resin = facts?.film && coat.resin ? itemOf(context.shelf, coat.resin, 'resin') : undefined;
+    const open = item?.open ?? null;
+    const holds = item ? `Holds glitter ${item.hold} flakes deep a pass` : 'Nothing is known of this glue';
+    const time = open ? `takes glitter for ${open[0] === open[1] ? durationText(open[0]) : `${open[0]}–${open[1]} min`}` : 'stays sticky for hours';
+    return {
+      grounds: changedGrounds(grounds, places, (ground) => ({
+        ...ground,
+        glue: item ? { way: item.way, hold: item.hold, open: open?.[1] ?? null } : null,
+        thickness: ground.thickness + (facts?.film ?? 0),
+      })),
+      setting: resin ? inThisRoom(resin.sandAfter, context) : (item?.dryMinutes ?? 60),
+      body: bodyOf({
+        title: item ? `Glue: ${item.name}` : 'Glue: one no longer on the shelf',
+        where: whereText(coat.on, context),
+        does: `${facts ? `${facts.title}, thin and even; ${facts.onceDry}. ` : ''}${holds} and ${time}.`,
+        needs: [item?.name ?? 'the glue', ...(resin ? [resin.name, 'gloved finger to wipe'] : ['soft brush'])],
+        waitsFor: 'A dry base. A second pass only on a dry first.',
+        area,
+        thickness: facts?.film ?? null,
+        mix: resin && facts?.film ? mixFor(resin, area, facts.film, 0, context) : null,
+        handsOn: 8,
+        wait: { minutes: 0, until: 'at once: glitter goes into it while it is soft' },
+        cautions: item?.way === 'spray adhesive' || item?.way === 'clear spray'
+          ? ['Spray outdoors or in a booth, respirator on, no flame near.']
+          : resin ? ['Nitrile gloves, eye protection and air; resin isn’t for bare skin.'] : [],
+      }),
+    };
+  },
+};

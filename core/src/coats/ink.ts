@@ -1,0 +1,53 @@
+import { layOver } from '../colour';
+import { filmLook } from '../field/look';
+import { dropsFor, inkFilm } from '../ink';
+import { itemOf, type ShelfItemId } from '../stock';
+import { percentText } from '../units';
+import { areaOf, bodyOf, placesOf, whereText, type CoatKind } from './coat-kind';
+import { changedGrounds } from './ground';
+import { mixFor } from './mixing';
+import { RESIN_CARE, rawFill, resinNeeds, resinWait, underResin } from './resin';
+
+export const ink: CoatKind<'ink'> = {
+  kind: 'ink',
+  name: 'Ink in resin',
+  explains: 'A coat of resin with drops of ink, paste or pearl stirred in. Load is its share of the resin.',
+  start: ({ shelf }) => ({
+    kind: 'ink',
+    note: '',
+    on: 'all',
+    resin: shelf.find((item) => item.kind === 'resin')?.id ?? ('' as ShelfItemId),
+    ink: shelf.find((item) => item.kind === 'ink')?.id ?? ('' as ShelfItemId),
+    thickness: 0.35,
+    load: 1,
+  }),
+  lay(coat, grounds, context) {
+    const resinItem = itemOf(context.shelf, coat.resin, 'resin');
+    const inkItem = itemOf(context.shelf, coat.ink, 'ink');
+    const places = placesOf(coat.on, context);
+    const area = areaOf(places, context);
+    const fill = rawFill(grounds, places, context);
+    const mix = resinItem ? mixFor(resinItem, area, coat.thickness, fill, context) : null;
+    const drops = inkItem && mix ? dropsFor(coat.load, mix.mix, inkItem.dropMl) : { drops: 0, load: 0 };
+    // The colour follows the drops that are really counted out, not the load that was wished for.
+    const film = inkItem && drops.drops > 0 ? inkFilm(inkItem, drops.load, coat.thickness) : null;
+    const laid = underResin(grounds, places, coat.thickness);
+    return {
+      grounds: film ? changedGrounds(laid, places, (ground) => ({ ...ground, spectrum: layOver(film, ground.spectrum), look: [...ground.look, filmLook(film)] })) : laid,
+      body: bodyOf({
+        title: `Tinted resin: ${inkItem?.name ?? 'an ink no longer on the shelf'}`,
+        where: whereText(coat.on, context),
+        does: `Mix A and B 3 min first, then stir in the ${inkItem?.type === 'pearl' ? 'pearl, at least 30 s, no lumps' : `drops (${percentText(drops.load / 100, 1)} load)`}. Spread, carry over both edges, look again after 12 min.`,
+        needs: [...resinNeeds(resinItem), inkItem?.name ?? 'the ink'],
+        waitsFor: 'Cured, sanded and washed resin under it, or one still tacky.',
+        area,
+        thickness: coat.thickness,
+        mix,
+        drops: inkItem ? { ink: inkItem.name, count: drops.drops, load: drops.load } : null,
+        handsOn: 20,
+        wait: resinWait(resinItem, context),
+        cautions: [RESIN_CARE, 'No flame near wet ink.'],
+      }),
+    };
+  },
+};

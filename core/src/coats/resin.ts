@@ -1,0 +1,73 @@
+import { itemOf, type ItemOf, type ShelfItemId } from '../stock';
+import { glitterFill } from '../resin';
+import { durationText } from '../units';
+import { areaOf, bodyOf, inThisRoom, placesOf, whereText, type CoatContext, type CoatKind } from './coat-kind';
+import { changedGrounds, type Grounds } from './ground';
+import { mixFor } from './mixing';
+
+export const RESIN_CARE = 'Nitrile gloves, eye protection, respirator and air. Follow the maker’s data sheet.';
+
+export const resin: CoatKind<'resin'> = {
+  kind: 'resin',
+  name: 'Clear resin',
+  explains: 'Two parts that harden together, laid thin on the turning cup. The first coat also fills raw glitter.',
+  start: ({ shelf }) => ({
+    kind: 'resin',
+    note: '',
+    on: 'all',
+    resin: shelf.find((item) => item.kind === 'resin')?.id ?? ('' as ShelfItemId),
+    thickness: 0.4,
+  }),
+  lay(coat, grounds, context) {
+    const item = itemOf(context.shelf, coat.resin, 'resin');
+    const places = placesOf(coat.on, context);
+    const area = areaOf(places, context);
+    const fill = rawFill(grounds, places, context);
+    return {
+      grounds: underResin(grounds, places, coat.thickness),
+      body: bodyOf({
+        title: fill > 0 ? 'First resin over the glitter' : 'Clear resin',
+        where: whereText(coat.on, context),
+        does: mixingText(item),
+        needs: resinNeeds(item),
+        waitsFor: 'Everything under it dry or cured, dust wiped off.',
+        area,
+        thickness: coat.thickness,
+        mix: item ? mixFor(item, area, coat.thickness, fill, context) : null,
+        handsOn: 15,
+        wait: resinWait(item, context),
+        cautions: [RESIN_CARE],
+      }),
+    };
+  },
+};
+
+/** ml that the raw glitter in these places soaks up. */
+export function rawFill(grounds: Grounds, places: readonly string[], context: CoatContext): number {
+  return places.reduce((sum, place) => sum + glitterFill(context.sizes[place], 1, grounds[place].rawMicrons), 0);
+}
+
+export const underResin = (grounds: Grounds, places: readonly string[], thickness: number): Grounds =>
+  changedGrounds(grounds, places, (ground) => ({
+    ...ground,
+    rawMicrons: 0,
+    sealed: false,
+    cover: ground.hasGlitter ? ground.cover + thickness : 0,
+    thickness: ground.thickness + thickness,
+  }));
+
+export const mixingText = (item: ItemOf<'resin'> | undefined): string =>
+  `Measure A and B, stir together 3 min. Spread foot to rim with the flat of the glove${item ? `; on the cup within ${durationText(item.potLife)}` : ''}. Look again after 12 min for runs.`;
+
+export const resinNeeds = (item: ItemOf<'resin'> | undefined): readonly string[] => [
+  item?.name ?? 'the resin', 'two measures, a pot, a stick', 'gloves', 'turner',
+];
+
+/** Resin takes the next coat while it is tacky, or once it can be sanded; in between it bonds badly. */
+export function resinWait(item: ItemOf<'resin'> | undefined, context: CoatContext): { minutes: number; until: string } {
+  if (!item) return { minutes: 0, until: 'its data sheet says so' };
+  const wet = context.next === 'resin' || context.next === 'ink' || context.next === 'glue';
+  if (!wet) return { minutes: inThisRoom(item.sandAfter, context), until: 'hard enough to sand' };
+  const until = durationText(inThisRoom(item.tackUntil, context));
+  return { minutes: inThisRoom(item.tackFrom, context), until: `tacky, not wet; next coat before ${until}, or cure and sand` };
+}

@@ -1,0 +1,64 @@
+import { z } from 'zod';
+import { cupSchema, heightOf } from '../vessel';
+import { areaSchema } from './area';
+import { blendSchema } from './blend';
+import { coatSchema } from './coat';
+
+export const DESIGN_VERSION = 1;
+
+export const designIdSchema = z.string().trim().min(1, 'A design needs an id.').max(64).brand<'DesignId'>();
+export type DesignId = z.infer<typeof designIdSchema>;
+
+/** The document: everything a maker decides about a cup, and nothing that can be worked out. */
+export const designSchema = z
+  .strictObject({
+    version: z.literal(DESIGN_VERSION, { error: `This design is of another version; this program reads version ${DESIGN_VERSION}.` }),
+    id: designIdSchema,
+    name: z.string().trim().min(1, 'Give the design a name.').max(80, 'Keep the design’s name under 80 letters.'),
+    note: z.string().max(2000, 'Keep the note under 2000 letters.').default(''),
+    cup: cupSchema,
+    areas: z.array(areaSchema).max(40, 'Forty areas are the most a cup takes.'),
+    blends: z.array(blendSchema).max(40),
+    coats: z.array(coatSchema).max(60, 'Sixty coats are the most a cup takes.'),
+  })
+  .check((context) => {
+    // Fields that are faulty on their own already have their sentence.
+    if (context.issues.length > 0) return;
+    for (const { path, sentence } of crossFaults(context.value)) {
+      context.issues.push({ code: 'custom', input: context.value, path: [...path], message: sentence });
+    }
+  });
+export type Design = z.infer<typeof designSchema>;
+
+type CrossFault = { readonly path: readonly (string | number)[]; readonly sentence: string };
+
+/** What is wrong between parts of a design that are each sound on their own. */
+function crossFaults(design: Pick<Design, 'cup' | 'areas' | 'blends' | 'coats'>): readonly CrossFault[] {
+  const faults: CrossFault[] = [];
+  const rim = heightOf(design.cup);
+  const ids = new Set<string>();
+  design.areas.forEach((area, index) => {
+    const fault = (field: string, sentence: string) => faults.push({ path: ['areas', index, field], sentence });
+    if (ids.has(area.id)) fault('id', `Two areas have the id “${area.id}”.`);
+    ids.add(area.id);
+    if (area.kind !== 'band') return;
+    if (area.from > rim) fault('from', `“${area.name}” starts at ${area.from} mm, above the cup’s rim at ${rim} mm.`);
+    else if (area.to > rim) fault('to', `“${area.name}” reaches up to ${area.to} mm, but this cup ends at ${rim} mm.`);
+    if (area.to <= area.from) fault('to', `“${area.name}” must end above where it starts, ${area.from} mm.`);
+  });
+  const blended = new Set<string>();
+  design.blends.forEach((blend, index) => {
+    if (!ids.has(blend.area)) faults.push({ path: ['blends', index, 'area'], sentence: `No area has the id “${blend.area}”.` });
+    if (blended.has(blend.area)) faults.push({ path: ['blends', index, 'area'], sentence: `The area “${blend.area}” has two blends.` });
+    blended.add(blend.area);
+  });
+  const coatIds = new Set<string>();
+  design.coats.forEach((coat, index) => {
+    if (coatIds.has(coat.id)) faults.push({ path: ['coats', index, 'id'], sentence: `Two coats have the id “${coat.id}”.` });
+    coatIds.add(coat.id);
+    if (!('on' in coat) || coat.on === 'all') return;
+    const missing = coat.on.find((id) => !ids.has(id));
+    if (missing) faults.push({ path: ['coats', index, 'on'], sentence: `This coat goes on “${missing}”, which is no area of the design.` });
+  });
+  return faults;
+}

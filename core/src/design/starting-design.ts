@@ -1,0 +1,7 @@
+import type { Cup } from '../vessel';
+import { DESIGN_VERSION, type Design, type DesignId } from './design';
+
+/** A fresh design on a cup: nothing decided but the cup. */
+export function startingDesign(id: string, name: string, cup: Cup): Design {
+  return { version: DESIGN_VERSION, id: id as DesignId, name, note: '', cup, areas: [], blends: [], coats: [] };
+}

@@ -1,0 +1,32 @@
+import { z } from 'zod';
+import { shelfItemSchema } from '../stock';
+import { metricUnits, unitsSchema } from '../units';
+
+/** How this workshop measures, and its room. Steps ml, temperature °C, humidity %. */
+export const settingsSchema = z.strictObject({
+  name: z.string().trim().max(60, 'Keep the workshop’s name under 60 letters.'),
+  units: unitsSchema,
+  spoonStep: z.number().min(0.1, 'The finest step is 0.1 ml.').max(5, 'The coarsest step is 5 ml.'),
+  resinStep: z.number().min(0.1, 'The finest step is 0.1 ml.').max(10, 'The coarsest step is 10 ml.'),
+  celsius: z.number().min(0, 'Below 0 °C nothing cures.').max(45, 'Over 45 °C is no workshop.'),
+  humidity: z.number().min(0, 'Humidity is at least 0 %.').max(100, 'Humidity is at most 100 %.'),
+  /** when raw glitter is sealed before resin */
+  sealing: z.enum(['always', 'after dry glue', 'never']),
+  paper: z.enum(['A4', 'Letter']),
+});
+export type Settings = z.infer<typeof settingsSchema>;
+
+export const defaultSettings: Settings = {
+  name: '',
+  units: metricUnits,
+  spoonStep: 0.5,
+  resinStep: 0.5,
+  celsius: 21,
+  humidity: 50,
+  sealing: 'after dry glue',
+  paper: 'A4',
+};
+
+/** What a plan is worked out against. */
+export const workshopSchema = z.strictObject({ settings: settingsSchema, shelf: z.array(shelfItemSchema).max(5000) });
+export type Workshop = z.infer<typeof workshopSchema>;

@@ -1,0 +1,2 @@
+export * from './even-fade';
+export * from './ring-order';

@@ -1,0 +1,85 @@
+import { converter, modeLrgb, modeOklch, useMode } from 'culori/fn';
+import { deltaE2000, labOf, linearRgbOf, mixSpectra, reflectanceOf, type Spectrum } from '../colour';
+
+useMode(modeLrgb);
+useMode(modeOklch);
+const oklch = converter('oklch');
+const chromaOf = (spectrum: Spectrum): number => {
+  const [r, g, b] = linearRgbOf(spectrum);
+  return oklch({ mode: 'lrgb', r, g, b }).c;
+};
+
+/** The most colours whose order is found exactly; beyond it the search is a good guess. */
+const EXACT_UP_TO = 12;
+
+/** What it costs to be neighbours: `100·dulling + 0.25·ΔE00`, dulling of an even mix in OKLCh chroma. */
+export function neighbourCost(one: string, other: string): number {
+  const [a, b] = [reflectanceOf(one), reflectanceOf(other)];
+  const mixed = chromaOf(mixSpectra([a, b], [0.5, 0.5]));
+  const dulling = Math.max(0, (chromaOf(a) + chromaOf(b)) / 2 - mixed);
+  return 100 * dulling + 0.25 * deltaE2000(labOf(a), labOf(b));
+}
+
+/**
+ * The order of colours round the cup that keeps neighbours clean: a least-cost cycle, exact up to
+ * 12 (M. Held & R. Karp, “A dynamic programming approach to sequencing problems”, 1962), by 2-opt beyond.
+ * @returns `order` of indices, the first colour first, and the cycle's `cost`
+ */
+export function ringOrder(colours: readonly string[]): { order: readonly number[]; cost: number } {
+  const cost = colours.map((one) => colours.map((other) => neighbourCost(one, other)));
+  const order = colours.length <= EXACT_UP_TO ? heldKarp(cost) : twoOpt(cost);
+  return { order, cost: order.reduce((sum, at, i) => sum + (order.length < 2 ? 0 : cost[at][order[(i + 1) % order.length]]), 0) };
+}
+
+function heldKarp(cost: readonly (readonly number[])[]): number[] {
+  const n = cost.length;
+  if (n < 3) return [...cost.keys()];
+  const full = 1 << (n - 1);
+  const best = Array.from({ length: full }, () => new Float64Array(n - 1).fill(Infinity));
+  const came = Array.from({ length: full }, () => new Int8Array(n - 1).fill(-1));
+  for (let last = 0; last < n - 1; last += 1) best[1 << last][last] = cost[0][last + 1];
+  for (let visited = 1; visited < full; visited += 1) {
+    for (let last = 0; last < n - 1; last += 1) {
+      const here = best[visited][last];
+      if (!(visited & (1 << last)) || here === Infinity) continue;
+      for (let next = 0; next < n - 1; next += 1) {
+        if (visited & (1 << next)) continue;
+        const then = visited | (1 << next);
+        const sum = here + cost[last + 1][next + 1];
+        if (sum < best[then][next]) {
+          best[then][next] = sum;
+          came[then][next] = last;
+        }
+      }
+    }
+  }
+  let last = 0;
+  for (let i = 1; i < n - 1; i += 1) if (best[full - 1][i] + cost[i + 1][0] < best[full - 1][last] + cost[last + 1][0] - 1e-12) last = i;
+  const order: number[] = [];
+  for (let visited = full - 1; last >= 0; ) {
+    order.unshift(last + 1);
+    const before = came[visited][last];
+    visited &= ~(1 << last);
+    last = before;
+  }
+  // A ring reads the same both ways round; of the two, the one whose second is the smaller index.
+  return order[0] <= order[order.length - 1] ? [0, ...order] : [0, ...order.reverse()];
+}
+
+function twoOpt(cost: readonly (readonly number[])[]): number[] {
+  const order = [...cost.keys()];
+  const n = order.length;
+  for (let better = true; better; ) {
+    better = false;
+    for (let i = 0; i < n - 2; i += 1) {
+      for (let j = i + 2; j < n - (i === 0 ? 1 : 0); j += 1) {
+        const [a, b, c, d] = [order[i], order[i + 1], order[j], order[(j + 1) % n]];
+        if (cost[a][c] + cost[b][d] < cost[a][b] + cost[c][d] - 1e-9) {
+          order.splice(i + 1, j - i, ...order.slice(i + 1, j + 1).reverse());
+          better = true;
+        }
+      }
+    }
+  }
+  return order;
+}

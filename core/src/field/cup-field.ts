@@ -1,0 +1,50 @@
+import type { Plan } from '../plan';
+import { circumferenceAt, type Cup } from '../vessel';
+import { LEFT_OVER } from '../coats';
+import type { FieldRegion, FieldRequest } from './flake-field';
+import { groundLook } from './look';
+import { seedOf } from './random';
+
+/**
+ * The whole wall of a planned cup as a field: rim at the top, seam at both sides.
+ * @param pixelsPerMm at the widest tape reading
+ */
+export function cupField(plan: Plan, cup: Cup, pixelsPerMm: number): FieldRequest {
+  const { height } = plan.surface;
+  const widest = Math.max(...cup.stations.map((station) => station.circumference));
+  const columns = Math.max(8, Math.round(widest * pixelsPerMm));
+  const rows = Math.max(8, Math.round(height * pixelsPerMm));
+  const rowsPerMm = rows / height;
+  const rowOf = (mm: number) => Math.round((height - mm) * rowsPerMm);
+  const strips = [
+    ...plan.areas.leftOver.spans.map((span) => ({ ...span, look: plan.looks[LEFT_OVER] })),
+    ...plan.areas.areas.flatMap((area) => area.spans.map((span) => ({ ...span, look: plan.looks[area.id] }))),
+  ];
+  const regions: FieldRegion[] = [
+    { fromRow: 0, toRow: rows, look: [groundLook(plan.bareWall)] },
+    ...strips.map(({ from, to, look }) => ({ fromRow: rowOf(to), toRow: rowOf(from), look })),
+  ];
+  return {
+    width: columns,
+    height: rows,
+    rowsPerMm,
+    columnsPerMm: (row) => columns / circumferenceAt(cup.stations, Math.min(height, Math.max(0, height - (row + 0.5) / rowsPerMm))),
+    regions,
+    seed: seedOf(plan.design),
+    wraps: true,
+  };
+}
+
+/** A flat square of one area, as glued on card. */
+export function swatchField(plan: Plan, area: string, side: number, pixelsPerMm: number): FieldRequest {
+  const size = Math.round(side * pixelsPerMm);
+  return {
+    width: size,
+    height: size,
+    rowsPerMm: pixelsPerMm,
+    columnsPerMm: () => pixelsPerMm,
+    regions: [{ fromRow: 0, toRow: size, look: plan.looks[area] ?? [groundLook(plan.bareWall)] }],
+    seed: seedOf(`${plan.design}/${area}`),
+    wraps: false,
+  };
+}

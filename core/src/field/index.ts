@@ -1,0 +1,3 @@
+export * from './flake-field';
+export * from './cup-field';
+export * from './look';

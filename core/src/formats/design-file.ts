@@ -1,0 +1,75 @@
+import { z } from 'zod';
+import { DESIGN_VERSION, designSchema, faultsOf, settingsSchema, type Design, type Fault, type Workshop } from '../design';
+import { shelfItemSchema, type ShelfKind } from '../stock';
+
+export const DESIGN_FORMAT = 'aurantia design';
+
+/** A design with all it needs to be worked out elsewhere: the jars it names and how its workshop measures. */
+export const designFileSchema = z
+  .strictObject({
+    format: z.literal(DESIGN_FORMAT, { error: `This is no design of Aurantia: its format must say “${DESIGN_FORMAT}”.` }),
+    version: z.literal(DESIGN_VERSION, { error: `This file is of another version; this program reads version ${DESIGN_VERSION}.` }),
+    design: designSchema,
+    shelf: z.array(shelfItemSchema).max(500),
+    settings: settingsSchema,
+  })
+  .check((context) => {
+    if (context.issues.length > 0) return;
+    const { design, shelf } = context.value;
+    const known = new Set(shelf.map((item) => `${item.kind} ${item.id}`));
+    for (const { path, kind, id } of itemsNamed(design)) {
+      if (known.has(`${kind} ${id}`)) continue;
+      const message = `No ${kind} with the id “${id}” is on the shelf in this file. Add it to “shelf”, or name one that is.`;
+      context.issues.push({ code: 'custom', input: id, path: ['design', ...path], message });
+    }
+  });
+export type DesignFile = z.infer<typeof designFileSchema>;
+
+interface NamedItem {
+  readonly path: readonly (string | number)[];
+  readonly kind: ShelfKind;
+  readonly id: string;
+}
+
+/** Every shelf item a design names, and where it does. */
+export function itemsNamed(design: Design): readonly NamedItem[] {
+  return [
+    ...design.blends.flatMap((blend, b) => blend.parts.map((part, p) => ({ path: ['blends', b, 'parts', p, 'item'], kind: 'glitter' as const, id: part.item }))),
+    ...design.coats.flatMap((coat, c): NamedItem[] => {
+      const at = (field: ShelfKind, id: string) => ({ path: ['coats', c, field], kind: field, id });
+      switch (coat.kind) {
+        case 'base':
+          return [at('paint', coat.paint)];
+        case 'glue':
+          return [at('glue', coat.glue), ...(coat.resin ? [at('resin', coat.resin)] : [])];
+        case 'resin':
+          return [at('resin', coat.resin)];
+        case 'ink':
+          return [at('resin', coat.resin), at('ink', coat.ink)];
+        default:
+          return [];
+      }
+    }),
+  ];
+}
+
+/** The file for a design: only the shelf items it uses go along. */
+export function designFileOf(design: Design, workshop: Workshop): DesignFile {
+  const named = new Set<string>(itemsNamed(design).map(({ id }) => id));
+  return { format: DESIGN_FORMAT, version: DESIGN_VERSION, design, shelf: workshop.shelf.filter((item) => named.has(item.id)), settings: workshop.settings };
+}
+
+export type ReadFile = { readonly ok: true; readonly file: DesignFile } | { readonly ok: false; readonly faults: readonly Fault[] };
+
+/** Reads a design file's text. Never throws: whatever is wrong comes back as faults. */
+export function readDesignFile(text: string): ReadFile {
+  let data: unknown;
+  try {
+    data = JSON.parse(text.replace(/^\uFEFF/, ''));
+  } catch (error) {
+    const reason = error instanceof Error ? error.message : 'it can’t be read';
+    return { ok: false, faults: [{ path: '(whole file)', sentence: `This isn’t JSON (${reason}). Save the design as a file again and use that.` }] };
+  }
+  const read = designFileSchema.safeParse(data, { reportInput: true });
+  return read.success ? { ok: true, file: read.data } : { ok: false, faults: faultsOf(read.error) };
+}

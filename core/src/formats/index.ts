@@ -1,0 +1,5 @@
+export * from './design-file';
+export * from './json-schema';
+export * from './card';
+export * from './card-text';
+export * from './cup-drawing';

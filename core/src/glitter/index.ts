@@ -1,0 +1,3 @@
+export * from './flake';
+export * from './pour';
+export * from './rain';

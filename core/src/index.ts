@@ -1,0 +1,14 @@
+export * from './units';
+export * from './vessel';
+export * from './colour';
+export * from './glitter';
+export * from './fade';
+export * from './ink';
+export * from './resin';
+export * from './stock';
+export * from './design';
+export { coatKinds, BARE_BASE, LEFT_OVER, type CoatKind } from './coats';
+export * from './plan';
+export * from './field';
+export * from './check';
+export * from './formats';

@@ -1,0 +1,40 @@
+import { dyeFilm, pearlFilm, pigmentFilm, type Film } from '../colour';
+
+/** How an ink colours resin; amounts are against `referenceLoad` % at `referenceFilm` mm. */
+export interface InkEffect {
+  readonly type: 'dye' | 'pigment' | 'pearl';
+  readonly colour: string;
+  /** hiding of a pigment or strength of a pearl, above 0 and below 1; a dye has none */
+  readonly hiding: number;
+  readonly referenceLoad: number;
+  readonly referenceFilm: number;
+}
+
+/**
+ * The tinted film itself.
+ * @param load % of the resin's volume
+ * @param thickness mm
+ */
+export function inkFilm(ink: InkEffect, load: number, thickness: number): Film {
+  const amount = (load * thickness) / (ink.referenceLoad * ink.referenceFilm);
+  switch (ink.type) {
+    case 'dye':
+      return dyeFilm(ink.colour, amount);
+    case 'pigment':
+      return pigmentFilm(ink.colour, ink.hiding, amount);
+    case 'pearl':
+      return pearlFilm(ink.colour, ink.hiding, amount);
+  }
+}
+
+/**
+ * Whole drops for a load, and the load they really make.
+ * @param load % wanted, 0 or more; above 0 gives at least one drop
+ * @param resinMl mixed resin
+ * @param dropMl volume of one drop, above zero
+ */
+export function dropsFor(load: number, resinMl: number, dropMl: number): { drops: number; load: number } {
+  const exact = ((load / 100) * resinMl) / dropMl;
+  const drops = load > 0 ? Math.max(1, Math.round(exact)) : 0;
+  return { drops, load: resinMl > 0 ? (drops * dropMl * 100) / resinMl : 0 };
+}

@@ -1,0 +1,63 @@
+import type { CoatContext, Grounds, ReadyBlend } from '../coats';
+import { heldDepth } from '../coats';
+import { hexOf, reflectanceOf, type Spectrum } from '../colour';
+import { coverage, depthForCoverage, mlForCoverage, pourForCoverage } from '../glitter';
+import type { PlannedBlend } from './plan';
+import type { Step } from './coats-stage';
+
+/** The cover a maker usually wants: 5 % bare is the point where more glitter no longer shows. */
+export const FULL_COVER = 0.95;
+
+const WHITE = reflectanceOf('#ffffff');
+const BLACK = reflectanceOf('#000000');
+
+interface Laid {
+  readonly kept: number;
+  readonly passes: number;
+  readonly under: Spectrum;
+  readonly hold: number;
+}
+
+/** How a blend comes out with this design's coats: what is held, what stays bare, what is seen. */
+export function blendOutcome(blend: ReadyBlend, steps: readonly Step[], start: Grounds, area: number, rain: CoatContext['rain']): PlannedBlend {
+  const { kept, passes, under, hold } = laidBy(steps, blend) ?? notLaidYet(blend, steps, start);
+  const over = (ground: Spectrum) => hexOf(rain(blend.parts, kept, ground));
+  return {
+    area: blend.area,
+    areaName: blend.areaName,
+    parts: blend.planned,
+    ml: blend.ml,
+    grams: blend.grams,
+    poured: blend.poured,
+    kept,
+    passes,
+    bare: 1 - coverage(kept),
+    under: hexOf(under),
+    seen: over(under),
+    seenOver: { white: over(WHITE), black: over(BLACK) },
+    forCover: coverTarget(blend, hold, Math.max(1, passes), area),
+  };
+}
+
+function laidBy(steps: readonly Step[], blend: ReadyBlend): Laid | null {
+  const pours = steps.filter((step) => step.coat.kind === 'glitter' && step.planned.pours.some((pour) => pour.area === blend.area));
+  const first = pours.at(0);
+  if (!first) return null;
+  const kept = pours.reduce((sum, step) => sum + heldDepth(blend, step.before[blend.area]), 0);
+  const hold = pours.at(-1)?.before[blend.area].glue?.hold ?? Infinity;
+  return { kept, passes: pours.length, under: first.before[blend.area].spectrum, hold };
+}
+
+/** Before any coat is planned, a blend is shown as if glue kept all of it. */
+function notLaidYet(blend: ReadyBlend, steps: readonly Step[], start: Grounds): Laid {
+  const grounds = steps.at(-1)?.after ?? start;
+  return { kept: blend.poured, passes: 0, under: grounds[blend.area].spectrum, hold: Infinity };
+}
+
+function coverTarget(blend: ReadyBlend, hold: number, passes: number, area: number): PlannedBlend['forCover'] {
+  const most = coverage(Math.min(hold, 1e6) * passes);
+  if (blend.ml === 0 || area === 0) return { share: FULL_COVER, ml: null, most };
+  const poured = Number.isFinite(hold) ? pourForCoverage(FULL_COVER, hold, passes) : depthForCoverage(FULL_COVER) / passes;
+  if (poured === null) return { share: FULL_COVER, ml: null, most };
+  return { share: FULL_COVER, ml: mlForCoverage(blend.parts, coverage(poured), area), most };
+}

@@ -1,0 +1,4 @@
+export * from './plan';
+export { createPlanner, planOf } from './plan-of';
+export { FULL_COVER } from './blend-outcome';
+export type { Step } from './coats-stage';

@@ -1,0 +1,161 @@
+import type { Finding } from '../check';
+import type { Look } from '../field/look';
+import type { Span } from '../vessel';
+import type { AreaId, CoatId, CoatKindName, DesignId } from '../design';
+import type { ShelfItemId } from '../stock';
+
+/** The cup in numbers. Areas cm², lengths mm, volume ml. */
+export interface PlannedSurface {
+  readonly height: number;
+  readonly coatedHeight: number;
+  readonly footCircumference: number;
+  readonly rimCircumference: number;
+  readonly wall: number;
+  readonly base: number;
+  /** wall below the bare lip strip, and the base */
+  readonly coatable: number;
+  readonly volume: number;
+}
+
+export interface PlannedArea {
+  readonly id: AreaId;
+  readonly name: string;
+  readonly kind: 'band' | 'base';
+  /** stretches of wall it keeps; none for the base or when later areas took it all */
+  readonly spans: readonly Span[];
+  readonly from: number | null;
+  readonly to: number | null;
+  /** cm² */ readonly area: number;
+  /** the tape's reading at its lower and upper edge, mm; null for the base */
+  readonly lowerWidth: number | null;
+  readonly upperWidth: number | null;
+}
+
+export interface PlannedAreas {
+  readonly areas: readonly PlannedArea[];
+  /** wall below the lip strip that no area covers */
+  readonly leftOver: { readonly area: number; readonly spans: readonly Span[] };
+  /** cm² of base that no area covers */
+  readonly bareBase: number;
+  /** cm² of lip strip that stays bare */
+  readonly bareLip: number;
+}
+
+export interface PlannedPart {
+  readonly item: ShelfItemId;
+  readonly name: string;
+  readonly colour: string;
+  readonly cut: number | null;
+  readonly ml: number;
+  readonly grams: number;
+  readonly gramsPerMl: number;
+  readonly spoonShare: number;
+  readonly faceShare: number;
+  readonly flakes: number;
+  /** the shelf no longer has it */
+  readonly missing: boolean;
+}
+
+export interface PlannedBlend {
+  readonly area: AreaId;
+  readonly areaName: string;
+  readonly parts: readonly PlannedPart[];
+  /** ml and g of one pour */
+  readonly ml: number;
+  readonly grams: number;
+  /** flakes deep as poured, one pass */
+  readonly poured: number;
+  /** flakes deep that the coats' glues keep, all passes */
+  readonly kept: number;
+  readonly passes: number;
+  /** share left bare after all passes */
+  readonly bare: number;
+  /** hex of what is under it, and of what is seen from afar */
+  readonly under: string;
+  readonly seen: string;
+  /** hex over other bases at the same depth */
+  readonly seenOver: { readonly white: string; readonly black: string };
+  /** ml a pour for the cover below, or why no pour reaches it */
+  readonly forCover: { readonly share: number; readonly ml: number | null; readonly most: number };
+}
+
+export interface PlannedMix {
+  readonly resin: string;
+  readonly ratio: readonly [number, number];
+  readonly film: number;
+  readonly fill: number;
+  readonly need: number;
+  readonly a: number;
+  readonly b: number;
+  readonly mix: number;
+  readonly aGrams: number;
+  readonly bGrams: number;
+}
+
+export interface PlannedPour {
+  readonly area: AreaId;
+  readonly areaName: string;
+  readonly parts: readonly PlannedPart[];
+  readonly ml: number;
+  readonly grams: number;
+  readonly kept: number;
+  /** share of the pour that isn't held and is caught on paper */
+  readonly castOff: number;
+}
+
+export interface PlannedCoat {
+  readonly id: CoatId;
+  readonly kind: CoatKindName;
+  readonly title: string;
+  readonly where: string;
+  readonly does: string;
+  readonly needs: readonly string[];
+  /** what must be true before it starts */
+  readonly waitsFor: string;
+  readonly area: number | null;
+  readonly thickness: number | null;
+  readonly mix: PlannedMix | null;
+  readonly pours: readonly PlannedPour[];
+  readonly drops: { readonly ink: string; readonly count: number; readonly load: number } | null;
+  /** minutes at the bench, and minutes to wait after */
+  readonly handsOn: number;
+  readonly wait: { readonly minutes: number; readonly until: string };
+  readonly cautions: readonly string[];
+  /** hex of each area after this coat */
+  readonly seen: Readonly<Record<string, string>>;
+}
+
+export interface PlanTotals {
+  readonly glitterMl: number;
+  readonly glitterGrams: number;
+  readonly glitterKinds: number;
+  readonly glitters: readonly { readonly item: ShelfItemId; readonly name: string; readonly ml: number; readonly grams: number; readonly gramsPerMl: number; readonly left: number | null }[];
+  readonly resins: readonly { readonly item: ShelfItemId; readonly name: string; readonly a: number; readonly b: number; readonly mix: number; readonly grams: number }[];
+  readonly inks: readonly { readonly item: ShelfItemId; readonly name: string; readonly drops: number }[];
+  readonly resinMl: number;
+  readonly resinGrams: number;
+  readonly mixes: number;
+  readonly handsOn: number;
+  /** minutes from the first touch to cured */
+  readonly elapsed: number;
+  /** mm of all coats where they are thickest */
+  readonly thickness: number;
+}
+
+/** A design as numbers: the one thing every screen, card, script and test reads. */
+export interface Plan {
+  readonly design: DesignId;
+  readonly name: string;
+  readonly surface: PlannedSurface;
+  readonly areas: PlannedAreas;
+  readonly blends: readonly PlannedBlend[];
+  readonly coats: readonly PlannedCoat[];
+  /** hex of each area, of `left-over` and of `base-bare`, once all coats are on */
+  readonly finished: Readonly<Record<string, string>>;
+  /** layer by layer, for the picture, by the same keys */
+  readonly looks: Readonly<Record<string, Look>>;
+  /** hex of the cup as it comes */
+  readonly bareWall: string;
+  readonly totals: PlanTotals;
+  readonly findings: readonly Finding[];
+}

@@ -1,0 +1,51 @@
+import type { Design } from '../design';
+import { itemOf, type ShelfItem } from '../stock';
+import type { PlanTotals } from './plan';
+import type { Step } from './coats-stage';
+
+/** Adds amounts up by the jar they come from, in the order they are first needed. */
+export function totalsOf(design: Design, steps: readonly Step[], shelf: readonly ShelfItem[]): PlanTotals {
+  const glitters = new Map<string, PlanTotals['glitters'][number]>();
+  const resins = new Map<string, PlanTotals['resins'][number]>();
+  const inks = new Map<string, PlanTotals['inks'][number]>();
+  for (const { coat, planned } of steps) {
+    for (const part of planned.pours.flatMap((pour) => pour.parts).filter((one) => !one.missing)) {
+      const sum = glitters.get(part.item);
+      glitters.set(part.item, {
+        item: part.item, name: part.name, gramsPerMl: part.gramsPerMl,
+        left: itemOf(shelf, part.item, 'glitter')?.left ?? null,
+        ml: (sum?.ml ?? 0) + part.ml, grams: (sum?.grams ?? 0) + part.grams,
+      });
+    }
+    const resin = 'resin' in coat ? coat.resin : null;
+    if (planned.mix && resin) {
+      const sum = resins.get(resin);
+      const { a, b, mix, aGrams, bGrams } = planned.mix;
+      resins.set(resin, {
+        item: resin, name: planned.mix.resin,
+        a: (sum?.a ?? 0) + a, b: (sum?.b ?? 0) + b, mix: (sum?.mix ?? 0) + mix, grams: (sum?.grams ?? 0) + aGrams + bGrams,
+      });
+    }
+    if (planned.drops && coat.kind === 'ink') {
+      const drops = (inks.get(coat.ink)?.drops ?? 0) + planned.drops.count;
+      inks.set(coat.ink, { item: coat.ink, name: planned.drops.ink, drops });
+    }
+  }
+  const sum = (values: Iterable<number>) => [...values].reduce((total, value) => total + value, 0);
+  const planned = steps.map((step) => step.planned);
+  const last = steps.at(-1)?.after ?? {};
+  return {
+    glitters: [...glitters.values()],
+    resins: [...resins.values()],
+    inks: [...inks.values()],
+    glitterMl: sum([...glitters.values()].map((one) => one.ml)),
+    glitterGrams: sum([...glitters.values()].map((one) => one.grams)),
+    glitterKinds: glitters.size,
+    resinMl: sum([...resins.values()].map((one) => one.mix)),
+    resinGrams: sum([...resins.values()].map((one) => one.grams)),
+    mixes: planned.filter((coat) => coat.mix).length,
+    handsOn: sum(planned.map((coat) => coat.handsOn)),
+    elapsed: sum(planned.map((coat) => coat.handsOn + coat.wait.minutes)),
+    thickness: design.coats.length === 0 ? 0 : Math.max(0, ...Object.values(last).map((ground) => ground.thickness)),
+  };
+}

@@ -1,0 +1,3 @@
+export * from './mix';
+export * from './fill';
+export * from './cure';

@@ -1,0 +1,55 @@
+import { roundUpToStep, tidy } from '../units';
+
+/** Left in the pot, ml, and left on glove and stick, share of the mix. */
+export const POT_LOSS_ML = 1.5;
+export const GLOVE_LOSS_SHARE = 0.04;
+
+export interface ResinNeed {
+  /** cm² */ readonly area: number;
+  /** mm of film */ readonly thickness: number;
+  /** ml that raw glitter soaks up */ readonly fill?: number;
+  /** parts of A to parts of B by volume */ readonly ratio: readonly [number, number];
+  /** ml */ readonly lossMl?: number;
+  /** 0 up to but not including 1 */ readonly lossShare?: number;
+  /** the maker's measuring step, ml */ readonly step?: number;
+}
+
+export interface ResinMix {
+  /** ml that end up as film */ readonly film: number;
+  /** ml to mix so that this is on the cup */ readonly need: number;
+  /** ml */ readonly a: number;
+  /** ml */ readonly b: number;
+  /** a + b, ml */ readonly mix: number;
+}
+
+/**
+ * How much A and B one coat takes: `(area·thickness/10 + fill + pot) ÷ (1 − glove)`, each part
+ * rounded up to the maker's step with the ratio kept, since resin off its ratio never cures.
+ */
+export function resinMix(need: ResinNeed): ResinMix {
+  const { area, thickness, fill = 0, ratio, lossMl = POT_LOSS_ML, lossShare = GLOVE_LOSS_SHARE, step = 0.5 } = need;
+  const film = (area * thickness) / 10;
+  const wanted = (film + fill + lossMl) / (1 - lossShare);
+  const [a, b] = partsOnStep(wanted, ratio, step);
+  return { film, need: wanted, a, b, mix: tidy(a + b) };
+}
+
+/**
+ * The smaller part goes up to the step and the larger follows by the ratio. Where that larger part
+ * falls between marks (3:2), the next steps are tried, as long as no more than a tenth is wasted.
+ */
+function partsOnStep(wanted: number, ratio: readonly [number, number], step: number): [number, number] {
+  const small = Math.min(...ratio);
+  const large = Math.max(...ratio);
+  const least = roundUpToStep((wanted * small) / (small + large), step);
+  const followed = (part: number) => tidy((part * large) / small);
+  let chosen = least;
+  for (let part = least; part <= least * 1.1; part = tidy(part + step)) {
+    const marks = followed(part) / step;
+    if (Math.abs(marks - Math.round(marks)) < 1e-6) {
+      chosen = part;
+      break;
+    }
+  }
+  return ratio[0] <= ratio[1] ? [chosen, followed(chosen)] : [followed(chosen), chosen];
+}

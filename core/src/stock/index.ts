@@ -1,0 +1,2 @@
+export * from './shelf-item';
+export * from './glue-ways';

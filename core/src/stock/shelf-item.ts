@@ -1,0 +1,75 @@
+import { z } from 'zod';
+import { hexSchema } from '../colour';
+import { glitterSchema } from '../glitter';
+
+export const shelfItemIdSchema = z.string().trim().min(1, 'An item needs an id.').max(64).brand<'ShelfItemId'>();
+export type ShelfItemId = z.infer<typeof shelfItemIdSchema>;
+
+const shared = {
+  id: shelfItemIdSchema,
+  name: z.string().trim().min(1, 'Give it a name, as on the jar.').max(80, 'Keep the name under 80 letters.'),
+  note: z.string().max(500, 'Keep the note under 500 letters.').default(''),
+  /** ml left, or null when nobody keeps count */
+  left: z.number().min(0, 'Less than nothing can’t be left.').max(100000, 'That is more than any shelf holds.').nullable().default(null),
+};
+
+const minutes = z.number().min(0, 'Minutes can’t be negative.').max(20000, 'That is longer than two weeks. Check it.');
+
+export const finishes = ['metallic', 'matte', 'holographic', 'neon', 'glow', 'clear'] as const;
+
+const glitterItem = z.strictObject({ kind: z.literal('glitter'), ...shared, finish: z.enum(finishes), flake: glitterSchema });
+
+const inkItem = z.strictObject({
+  kind: z.literal('ink'),
+  ...shared,
+  type: z.enum(['dye', 'pigment', 'pearl'], { error: 'An ink is a dye, a pigment or a pearl.' }),
+  colour: hexSchema,
+  hiding: z.number().min(0.01, 'At least 1 %.').max(0.99, 'At most 99 %.'),
+  referenceLoad: z.number().min(0.01, 'Above 0 %.').max(20, 'At most 20 %.'),
+  referenceFilm: z.number().min(0.05, 'At least 0.05 mm.').max(2, 'At most 2 mm.'),
+  dropMl: z.number().min(0.005, 'A drop is at least 0.005 ml.').max(0.5, 'A drop is at most 0.5 ml.'),
+});
+
+const paintItem = z.strictObject({ kind: z.literal('paint'), ...shared, colour: hexSchema, dryMinutes: minutes });
+
+const part = z.number().positive('A part is above zero.').max(100, 'A part is at most 100.');
+const resinItem = z.strictObject({
+  kind: z.literal('resin'),
+  ...shared,
+  /** A to B, by volume */
+  ratio: z.tuple([part, part]),
+  /** g/ml of A and of B */
+  density: z.tuple([z.number().min(0.5).max(3), z.number().min(0.5).max(3)]).default([1.1, 1]),
+  /** minutes at 21 °C */
+  potLife: minutes,
+  tackFrom: minutes,
+  tackUntil: minutes,
+  sandAfter: minutes,
+});
+
+export const glueWays = ['resin wipe', 'tacky coat', 'brush-on', 'spray adhesive', 'clear spray', 'tape', 'drawn'] as const;
+export type GlueWay = (typeof glueWays)[number];
+
+const glueItem = z.strictObject({
+  kind: z.literal('glue'),
+  ...shared,
+  way: z.enum(glueWays),
+  /** flakes deep one pass holds */
+  hold: z.number().min(0.1, 'A glue holds at least 0.1 flakes deep.').max(6, 'No glue holds over 6 flakes deep.'),
+  /** how long it takes glitter, minutes; null where it stays sticky */
+  open: z.tuple([minutes, minutes]).nullable(),
+  dryMinutes: minutes,
+});
+
+/** Anything on the shelf that a design can use. Volumes ml, times minutes at 21 °C. */
+export const shelfItemSchema = z.discriminatedUnion('kind', [glitterItem, inkItem, paintItem, resinItem, glueItem], {
+  error: 'A shelf item is a glitter, ink, paint, resin or glue.',
+});
+export type ShelfItem = z.infer<typeof shelfItemSchema>;
+export type ShelfKind = ShelfItem['kind'];
+export type ItemOf<Kind extends ShelfKind> = Extract<ShelfItem, { kind: Kind }>;
+
+/** The item a design names, when it is still there and of the kind that is wanted. */
+export function itemOf<Kind extends ShelfKind>(shelf: readonly ShelfItem[], id: string, kind: Kind): ItemOf<Kind> | undefined {
+  return shelf.find((item): item is ItemOf<Kind> => item.id === id && item.kind === kind);
+}

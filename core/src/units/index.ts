@@ -1,0 +1,3 @@
+export * from './units';
+export * from './rounding';
+export * from './wording';

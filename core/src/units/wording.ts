@@ -1,0 +1,76 @@
+import { fahrenheitOf, inchesOf, teaspoonsOf, type Units } from './units';
+
+const fixed = (value: number, digits: number): string => {
+  const text = value.toFixed(digits);
+  return Number(text) === 0 ? (0).toFixed(digits) : text;
+};
+
+/** A length on the cup: whole millimetres (halves where they matter) or hundredths of an inch. */
+export function lengthText(mm: number, units: Units): string {
+  return `${lengthFigure(mm, units)} ${units.length === 'mm' ? 'mm' : 'in'}`;
+}
+
+export function lengthFigure(mm: number, units: Units): string {
+  if (units.length === 'inch') return fixed(inchesOf(mm), 2);
+  return fixed(mm, Math.abs(mm - Math.round(mm)) < 0.05 ? 0 : 1);
+}
+
+/** From a to b, the unit said once. */
+export function spanText(from: number, to: number, units: Units): string {
+  return `${lengthFigure(from, units)}–${lengthText(to, units)}`;
+}
+
+/** A film's thickness; always mm, as makers and data sheets give it. */
+export const thicknessText = (mm: number): string => `${fixed(mm, 2)} mm`;
+
+/** A surface; square inches for makers who read inches. */
+export function areaText(cm2: number, units: Units): string {
+  return units.length === 'mm' ? `${fixed(cm2, 1)} cm²` : `${fixed(cm2 / 6.4516, 1)} in²`;
+}
+
+/**
+ * An amount of something that is measured by volume.
+ * @param ml volume
+ * @param gramsPerMl what a ml of it weighs as poured, for those who weigh
+ */
+export function amountText(ml: number, units: Units, gramsPerMl: number): string {
+  return `${amountFigure(ml, units, gramsPerMl)} ${amountUnit(units)}`;
+}
+
+export function amountFigure(ml: number, units: Units, gramsPerMl: number): string {
+  switch (units.amount) {
+    case 'ml':
+      return fixed(ml, 1);
+    case 'teaspoon':
+      return fixed(teaspoonsOf(ml), 2);
+    case 'gram':
+      return fixed(ml * gramsPerMl, ml * gramsPerMl < 10 ? 2 : 1);
+  }
+}
+
+export const amountUnit = (units: Units): string =>
+  ({ ml: 'ml', teaspoon: 'tsp', gram: 'g' })[units.amount];
+
+export const gramText = (grams: number): string => `${fixed(grams, grams < 100 ? 1 : 0)} g`;
+
+export function temperatureText(celsius: number, units: Units): string {
+  return units.temperature === 'celsius'
+    ? `${fixed(celsius, 1)} °C`
+    : `${fixed(fahrenheitOf(celsius), 0)} °F`;
+}
+
+/** Minutes as a maker says them: 25 min, 2 h 10, 3 days. */
+export function durationText(minutes: number): string {
+  const whole = Math.round(minutes);
+  if (whole < 60) return `${whole} min`;
+  if (whole >= 2880 && whole % 1440 === 0) return `${whole / 1440} days`;
+  const rest = whole % 60;
+  return rest === 0 ? `${Math.floor(whole / 60)} h` : `${Math.floor(whole / 60)} h ${String(rest).padStart(2, '0')}`;
+}
+
+export const percentText = (share: number, digits = 0): string => `${fixed(share * 100, digits)} %`;
+
+/** `1 area`, `3 areas`; irregular plurals are given. */
+export function countText(count: number, singular: string, plural = `${singular}s`): string {
+  return `${count} ${count === 1 ? singular : plural}`;
+}

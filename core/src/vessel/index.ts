@@ -1,0 +1,5 @@
+export * from './station';
+export * from './wall';
+export * from './flatten';
+export * from './cup';
+export * from './bands';

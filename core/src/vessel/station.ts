@@ -1,0 +1,26 @@
+import { z } from 'zod';
+
+/** A tape measurement: `circumference` mm round the cup at `height` mm above the foot. */
+export const stationSchema = z.strictObject({
+  height: z
+    .number({ error: 'Give the height in mm above the foot.' })
+    .min(0, 'A height is measured upwards from the foot, so it can’t be negative.')
+    .max(600, 'No cup is over 600 mm tall. Check the reading.'),
+  circumference: z
+    .number({ error: 'Give the circumference in mm, read off the tape.' })
+    .min(60, 'The tape can’t read less than 60 mm round a cup. Was the diameter typed?')
+    .max(800, 'The tape can’t read more than 800 mm round a cup. Check the reading.'),
+});
+export type Station = z.infer<typeof stationSchema>;
+
+/** Thrown by the geometry when a question lies off the cup. */
+export class OffTheCupError extends RangeError {
+  override readonly name = 'OffTheCupError';
+}
+
+/** The straight pieces between neighbouring stations, foot to rim. */
+export function piecesOf(stations: readonly Station[]): readonly (readonly [Station, Station])[] {
+  return stations.slice(1).map((upper, index) => [stations[index], upper] as const);
+}
+
+export const radiusOf = (circumference: number): number => circumference / (2 * Math.PI);
