@@ -70,9 +70,10 @@ export function amountLines(coat: PlannedCoat, units: Units): readonly string[] 
   if (coat.area !== null && coat.thickness !== null) lines.push(`${areaText(coat.area, units)} at ${thicknessText(coat.thickness)}`);
   const { mix } = coat;
   if (mix) {
-    const [aRatio, bRatio] = mix.ratio;
+    const ratio = mix.ratio.join(':');
+    const named = mix.resin.includes(ratio) ? mix.resin : `${mix.resin} ${ratio}`;
     const weight = { a: mix.aGrams / mix.a, b: mix.bGrams / mix.b, both: (mix.aGrams + mix.bGrams) / mix.mix };
-    lines.push(`${mix.resin} ${aRatio}:${bRatio}: A ${amountText(mix.a, units, weight.a)} + B ${amountText(mix.b, units, weight.b)} = ${amountText(mix.mix, units, weight.both)}`);
+    lines.push(`${named}: A ${amountText(mix.a, units, weight.a)} + B ${amountText(mix.b, units, weight.b)} = ${amountText(mix.mix, units, weight.both)}`);
     if (units.amount !== 'gram') lines.push(`on the scale: A ${gramText(mix.aGrams)} + B ${gramText(mix.bGrams)}`);
     if (mix.fill > 0.05) lines.push(`${amountText(mix.fill, units, weight.both)} of it sinks into the glitter`);
   }

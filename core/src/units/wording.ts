@@ -63,7 +63,11 @@ export function temperatureText(celsius: number, units: Units): string {
 export function durationText(minutes: number): string {
   const whole = Math.round(minutes);
   if (whole < 60) return `${whole} min`;
-  if (whole >= 2880 && whole % 1440 === 0) return `${whole / 1440} days`;
+  if (whole >= 2880) {
+    const hours = Math.round((whole % 1440) / 60);
+    const days = Math.floor(whole / 1440) + (hours === 24 ? 1 : 0);
+    return hours % 24 === 0 ? `${days} days` : `${days} days ${hours} h`;
+  }
   const rest = whole % 60;
   return rest === 0 ? `${Math.floor(whole / 60)} h` : `${Math.floor(whole / 60)} h ${String(rest).padStart(2, '0')}`;
 }

@@ -1,0 +1,6 @@
+module.exports = {
+  testMatch: ['<rootDir>/test/**/*.spec.ts'],
+  transform: { '\\.(ts|js)$': '@swc/jest' },
+  transformIgnorePatterns: ['/node_modules/(?!culori|uuid)'],
+  testEnvironment: 'node',
+};

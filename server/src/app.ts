@@ -1,0 +1,36 @@
+import swagger from '@fastify/swagger';
+import Fastify, { type FastifyInstance } from 'fastify';
+import { jsonSchemaTransform, serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod';
+import { cardRoutes } from './card/card-routes';
+import { cupsRoutes } from './cups/cups-routes';
+import { designsRoutes } from './designs/designs-routes';
+import { guard } from './http/guard';
+import { pages } from './http/pages';
+import { answerProblems } from './http/problem';
+import type { Memory } from './memory';
+import { shelfRoutes } from './shelf/shelf-routes';
+import { workshopRoutes } from './workshop/workshop-routes';
+
+/** The largest thing that is ever sent: a design file with a full shelf. */
+const BODY_LIMIT = 2 * 1024 * 1024;
+
+/**
+ * The whole server, not yet listening.
+ * @param screens folder of the built screens; left out, only the interface for programs is there
+ */
+export async function createApp(memory: Memory, screens: string | null, logged = true): Promise<FastifyInstance> {
+  const app = Fastify({ logger: logged ? { level: 'warn' } : false, bodyLimit: BODY_LIMIT, forceCloseConnections: true });
+  app.setValidatorCompiler(validatorCompiler);
+  app.setSerializerCompiler(serializerCompiler);
+  answerProblems(app);
+  await guard(app);
+  await app.register(swagger, { openapi: { info: { title: 'Aurantia', version: '1' } }, transform: jsonSchemaTransform });
+  await app.register(designsRoutes, { prefix: '/api/designs', ...memory });
+  await app.register(cardRoutes, { prefix: '/api/designs', ...memory });
+  await app.register(shelfRoutes, { prefix: '/api/shelf', ...memory });
+  await app.register(cupsRoutes, { prefix: '/api/cups', ...memory });
+  await app.register(workshopRoutes, { prefix: '/api/workshop', ...memory });
+  app.get('/api/openapi.json', { schema: { hide: true } }, () => app.swagger());
+  if (screens) await pages(app, { folder: screens });
+  return app;
+}

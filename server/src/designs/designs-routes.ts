@@ -1,0 +1,63 @@
+import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
+import { designFileOf, designFileSchema, designSchema, type Design, type DesignId } from '@aurantia/core';
+import { v7 } from 'uuid';
+import { z } from 'zod';
+import type { Memory } from '../memory';
+
+const kept = z.object({ document: designSchema, revision: z.int(), keptAt: z.string() });
+const byId = z.object({ id: z.string().max(64) });
+const revisionNumber = z.coerce.number().int().min(1).max(1e9);
+
+/** Designs: list, open, save onto a named revision, remove and bring back, files in and out. */
+export const designsRoutes: FastifyPluginAsyncZod<Memory> = async (app, { designs, shelf, workshop }) => {
+  app.get('/', { schema: { response: { 200: z.array(kept) } } }, async () => [...(await designs.list())]);
+
+  app.post('/', { schema: { body: designSchema, response: { 201: kept } } }, async (request, reply) => reply.code(201).send(await designs.create(request.body)));
+
+  app.get('/:id', { schema: { params: byId, response: { 200: kept } } }, async (request) => designs.newest(request.params.id));
+
+  app.put(
+    '/:id',
+    { schema: { params: byId, body: z.strictObject({ parent: z.int().min(1), document: designSchema }), response: { 200: kept } } },
+    async (request) => designs.save({ ...request.body.document, id: request.params.id as DesignId }, request.body.parent),
+  );
+
+  app.delete('/:id', { schema: { params: byId } }, async (request, reply) => {
+    await designs.setRemoved(request.params.id, true);
+    return reply.code(204).send();
+  });
+
+  app.post('/:id/restore', { schema: { params: byId, response: { 200: kept } } }, async (request) => {
+    await designs.setRemoved(request.params.id, false);
+    return designs.newest(request.params.id);
+  });
+
+  app.get(
+    '/:id/revisions',
+    { schema: { params: byId, response: { 200: z.array(z.object({ revision: z.int(), parent: z.int().nullable(), keptAt: z.string() })) } } },
+    async (request) => [...(await designs.revisions(request.params.id))],
+  );
+
+  app.get(
+    '/:id/revisions/:number',
+    { schema: { params: byId.extend({ number: revisionNumber }), response: { 200: kept } } },
+    async (request) => designs.revision(request.params.id, request.params.number),
+  );
+
+  app.get('/:id/file', { schema: { params: byId, response: { 200: designFileSchema } } }, async (request, reply) => {
+    const { document } = await designs.newest(request.params.id);
+    const file = designFileOf(document, { settings: await workshop.settings(), shelf: [...(await shelf.all())] });
+    const name = document.name.normalize('NFKD').replace(/[^a-z0-9]+/gi, '-').replace(/^-|-$/g, '').toLowerCase();
+    return reply.header('content-disposition', `attachment; filename="${name || 'design'}.aurantia.json"`).send(file);
+  });
+
+  // A file from elsewhere never replaces anything: jars that are already here stay, and a design
+  // that is already here comes in as a copy.
+  app.post('/import', { schema: { body: designFileSchema, response: { 201: kept } } }, async (request, reply) => {
+    const { design, shelf: items } = request.body;
+    await shelf.addMissing(items);
+    const taken = (await designs.list()).some(({ document }) => document.id === design.id);
+    const document: Design = taken ? { ...design, id: v7() as DesignId, name: `${design.name}, copy`.slice(0, 80) } : design;
+    return reply.code(201).send(await designs.create(document));
+  });
+};

@@ -1,0 +1,59 @@
+import type { FastifyError, FastifyInstance, FastifyReply } from 'fastify';
+import { faultsOf, pathText, type Fault } from '@aurantia/core';
+import { z } from 'zod';
+
+/** What goes wrong in a reply: RFC 9457, with a sentence for a maker. */
+export const problemSchema = z.object({
+  type: z.literal('about:blank'),
+  title: z.string(),
+  status: z.number(),
+  detail: z.string(),
+  faults: z.array(z.object({ path: z.string(), sentence: z.string() })).optional(),
+});
+export type Problem = z.infer<typeof problemSchema>;
+
+/** An error with a status and a sentence, thrown by routes and stores. */
+export class ProblemError extends Error {
+  override readonly name = 'ProblemError';
+  constructor(
+    readonly status: number,
+    readonly title: string,
+    readonly detail: string,
+    readonly more: Record<string, unknown> = {},
+  ) {
+    super(detail);
+  }
+}
+
+export const notFound = (what: string): ProblemError =>
+  new ProblemError(404, 'Not here', `This ${what} isn’t here. It may have been removed; go back to the list.`);
+
+export function sendProblem(reply: FastifyReply, status: number, title: string, detail: string, more: object = {}): FastifyReply {
+  return reply.code(status).type('application/problem+json').send({ type: 'about:blank', title, status, detail, ...more });
+}
+
+/** Every error leaves as a problem; what a maker can't help is logged and said plainly. */
+export function answerProblems(app: FastifyInstance): void {
+  app.setErrorHandler((error: FastifyError | ProblemError | z.ZodError, request, reply) => {
+    if (error instanceof ProblemError) return sendProblem(reply, error.status, error.title, error.detail, error.more);
+    if (error instanceof z.ZodError) return sendProblem(reply, 422, 'Not accepted', 'Some of this can’t be kept.', { faults: faultsOf(error) });
+    if ('validation' in error && error.validation) {
+      const faults: Fault[] = error.validation.map(({ params, message }) => faultOfValidation(params, message));
+      return sendProblem(reply, 422, 'Not accepted', faults[0]?.sentence ?? 'Some of this can’t be kept.', { faults });
+    }
+    const status = 'statusCode' in error ? (error.statusCode ?? 500) : 500;
+    if (status === 413) return sendProblem(reply, 413, 'Too large', 'This is larger than any design. Check that it is the right file.');
+    if (status === 415) return sendProblem(reply, 415, 'Wrong kind', 'Send JSON, with the content type application/json.');
+    if (status < 500) return sendProblem(reply, status, 'Not accepted', 'This can’t be read as JSON. Check the file and send it again.');
+    request.log.error(error);
+    return sendProblem(reply, 500, 'Something broke', 'The workshop’s memory had a fault. Nothing was changed; try again, and look at the program’s own window if it stays.');
+  });
+  app.setNotFoundHandler((_, reply) => sendProblem(reply, 404, 'Not here', 'There is nothing at this address.'));
+}
+
+/** The Zod provider hands its issues over inside `params`. */
+function faultOfValidation(params: unknown, message?: string): Fault {
+  const issue = (params as { issue?: z.core.$ZodIssue } | undefined)?.issue;
+  if (!issue) return { path: '(whole file)', sentence: message ?? 'This can’t be kept.' };
+  return faultsOf(new z.ZodError([issue]))[0] ?? { path: pathText(issue.path), sentence: issue.message };
+}
