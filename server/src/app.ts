@@ -1,6 +1,7 @@
 import swagger from '@fastify/swagger';
 import Fastify, { type FastifyInstance } from 'fastify';
-import { jsonSchemaTransform, serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod';
+import { jsonSchemaTransform, serializerCompiler } from 'fastify-type-provider-zod';
+import type * as z from 'zod';
 import { cardRoutes } from './card/card-routes';
 import { cupsRoutes } from './cups/cups-routes';
 import { designsRoutes } from './designs/designs-routes';
@@ -20,7 +21,11 @@ const BODY_LIMIT = 2 * 1024 * 1024;
  */
 export async function createApp(memory: Memory, screens: string | null, logged = true): Promise<FastifyInstance> {
   const app = Fastify({ logger: logged ? { level: 'warn' } : false, bodyLimit: BODY_LIMIT, forceCloseConnections: true });
-  app.setValidatorCompiler(validatorCompiler);
+  // Zod's own error goes on to the error handler, which words it; nothing is lost on the way.
+  app.setValidatorCompiler(({ schema }: { schema: z.ZodType }) => (data: unknown) => {
+    const read = schema.safeParse(data);
+    return read.success ? { value: read.data } : { error: read.error };
+  });
   app.setSerializerCompiler(serializerCompiler);
   answerProblems(app);
   await guard(app);

@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { designFileSchema, settingsSchema, shelfItemSchema } from '@aurantia/core';
-import { z } from 'zod';
+import * as z from 'zod';
 import { keptCupSchema } from './cups/cups-store';
 import type { Memory } from './memory';
 

@@ -1,5 +1,5 @@
 import { convertLrgbToRgb, convertRgbToLrgb, parseHex, serializeHex } from 'culori/fn';
-import { z } from 'zod';
+import * as z from 'zod';
 import { linearRgbOf, type Triple } from './observer';
 import type { Spectrum } from './spectrum';
 
@@ -7,7 +7,7 @@ import type { Spectrum } from './spectrum';
 export const hexSchema = z
   .string()
   .regex(/^#[0-9a-f]{6}$/i, 'A colour is written as # and six digits from 0–9 and a–f, like #c2470f.')
-  .transform((hex) => hex.toLowerCase());
+  .toLowerCase();
 
 export class ColourError extends TypeError {
   override readonly name = 'ColourError';

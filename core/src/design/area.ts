@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 
 export const areaIdSchema = z.string().trim().min(1, 'An area needs an id.').max(64).brand<'AreaId'>();
 export type AreaId = z.infer<typeof areaIdSchema>;

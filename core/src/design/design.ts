@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { cupSchema, heightOf } from '../vessel';
 import { areaSchema } from './area';
 import { blendSchema } from './blend';

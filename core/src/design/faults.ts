@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import type * as z from 'zod';
 
 /** One thing that is wrong with a document: where, and a sentence that says what to do. */
 export interface Fault {
@@ -17,7 +17,7 @@ export const pathText = (path: readonly PropertyKey[]): string =>
 function sentenceOf(issue: z.core.$ZodIssue): string {
   if (issue.code === 'unrecognized_keys') return `Nothing here is called ${issue.keys.map((key) => `“${key}”`).join(', ')}. Remove it, or check the spelling.`;
   if (issue.message.startsWith('Invalid input')) {
-    if (issue.input === undefined && issue.code === 'invalid_type') return `A ${issue.expected} is missing here.`;
+    if (issue.code === 'invalid_type' && issue.message.endsWith('received undefined')) return `A ${issue.expected} is missing here.`;
     return issue.code === 'invalid_type' ? `Here a ${issue.expected} is wanted.` : 'This value isn’t one that fits here.';
   }
   return issue.message;

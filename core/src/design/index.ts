@@ -5,3 +5,5 @@ export * from './design';
 export * from './workshop';
 export * from './starting-design';
 export * from './faults';
+export * from './change-areas';
+export * from './change-blends';

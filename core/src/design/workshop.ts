@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { shelfItemSchema } from '../stock';
 import { metricUnits, unitsSchema } from '../units';
 

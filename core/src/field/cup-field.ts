@@ -5,11 +5,16 @@ import type { FieldRegion, FieldRequest } from './flake-field';
 import { groundLook } from './look';
 import { seedOf } from './random';
 
+/** The part of a plan that the picture is made from; small enough to hand to a worker. */
+export type FieldPlan = Pick<Plan, 'design' | 'surface' | 'areas' | 'looks' | 'bareWall'>;
+
+export const fieldPlanOf = ({ design, surface, areas, looks, bareWall }: Plan): FieldPlan => ({ design, surface, areas, looks, bareWall });
+
 /**
  * The whole wall of a planned cup as a field: rim at the top, seam at both sides.
  * @param pixelsPerMm at the widest tape reading
  */
-export function cupField(plan: Plan, cup: Cup, pixelsPerMm: number): FieldRequest {
+export function cupField(plan: FieldPlan, cup: Cup, pixelsPerMm: number): FieldRequest {
   const { height } = plan.surface;
   const widest = Math.max(...cup.stations.map((station) => station.circumference));
   const columns = Math.max(8, Math.round(widest * pixelsPerMm));
@@ -36,7 +41,7 @@ export function cupField(plan: Plan, cup: Cup, pixelsPerMm: number): FieldReques
 }
 
 /** A flat square of one area, as glued on card. */
-export function swatchField(plan: Plan, area: string, side: number, pixelsPerMm: number): FieldRequest {
+export function swatchField(plan: FieldPlan, area: string, side: number, pixelsPerMm: number): FieldRequest {
   const size = Math.round(side * pixelsPerMm);
   return {
     width: size,

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { DESIGN_VERSION, designSchema, faultsOf, settingsSchema, type Design, type Fault, type Workshop } from '../design';
 import { shelfItemSchema, type ShelfKind } from '../stock';
 
@@ -70,6 +70,6 @@ export function readDesignFile(text: string): ReadFile {
     const reason = error instanceof Error ? error.message : 'it can’t be read';
     return { ok: false, faults: [{ path: '(whole file)', sentence: `This isn’t JSON (${reason}). Save the design as a file again and use that.` }] };
   }
-  const read = designFileSchema.safeParse(data, { reportInput: true });
+  const read = designFileSchema.safeParse(data);
   return read.success ? { ok: true, file: read.data } : { ok: false, faults: faultsOf(read.error) };
 }

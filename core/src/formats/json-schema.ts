@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { designFileSchema } from './design-file';
 
 /** The JSON Schema of a design file, made from the Zod schema, so that the two can't part. */

@@ -2,3 +2,4 @@ export * from './plan';
 export { createPlanner, planOf } from './plan-of';
 export { FULL_COVER } from './blend-outcome';
 export type { Step } from './coats-stage';
+export * from './usual-coats';

@@ -1,2 +1,3 @@
 export * from './shelf-item';
 export * from './glue-ways';
+export * from './starting-item';

@@ -1,3 +1,4 @@
 export * from './units';
 export * from './rounding';
 export * from './wording';
+export * from './typed';

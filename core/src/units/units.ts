@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 
 /** What the maker reads. The core itself always works in mm, ml, g and °C. */
 export const unitsSchema = z.strictObject({

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { stationSchema, type Station } from './station';
 import { circumferenceAt } from './wall';
 
@@ -106,3 +106,26 @@ export const bareWallColour = {
   glass: '#e8ece9',
   acrylic: '#eef0f1',
 } as const satisfies Record<CupMaterial, string>;
+
+/** The stations that a shape is measured by, kept as far as they serve. */
+export function stationsForShape(stations: readonly Station[], shape: CupShape): readonly Station[] {
+  const ends = [stations[0], stations[stations.length - 1]];
+  switch (shape) {
+    case 'straight':
+      return ends.map((station) => ({ ...station, circumference: ends[1].circumference }));
+    case 'tapered':
+      return ends;
+    case 'two-part':
+    case 'curved':
+      return stations.length > 2 ? stations : withAnotherStation(stations);
+  }
+}
+
+/** One reading typed anew. A straight cup has one circumference, so it goes to all. */
+export function withReading(cup: Cup, index: number, reading: Partial<Station>): Cup {
+  const everywhere = cup.shape === 'straight' && reading.circumference !== undefined;
+  const stations = cup.stations.map((station, at) =>
+    at === index ? { ...station, ...reading } : everywhere ? { ...station, circumference: reading.circumference ?? station.circumference } : station,
+  );
+  return { ...cup, stations };
+}

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 
 /** A tape measurement: `circumference` mm round the cup at `height` mm above the foot. */
 export const stationSchema = z.strictObject({

@@ -1,6 +1,6 @@
 import { cardOf, cupDrawing, planOf } from '@aurantia/core';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
-import { z } from 'zod';
+import * as z from 'zod';
 import type { Memory } from '../memory';
 import { cardPdf } from './card-pdf';
 

@@ -1,5 +1,5 @@
 import { cupSchema, type Cup } from '@aurantia/core';
-import { z } from 'zod';
+import * as z from 'zod';
 import { notFound } from '../http/problem';
 import type { Store } from '../store/open-store';
 

@@ -1,7 +1,7 @@
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { designFileOf, designFileSchema, designSchema, type Design, type DesignId } from '@aurantia/core';
 import { v7 } from 'uuid';
-import { z } from 'zod';
+import * as z from 'zod';
 import type { Memory } from '../memory';
 
 const kept = z.object({ document: designSchema, revision: z.int(), keptAt: z.string() });

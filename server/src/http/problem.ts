@@ -1,6 +1,6 @@
 import type { FastifyError, FastifyInstance, FastifyReply } from 'fastify';
-import { faultsOf, pathText, type Fault } from '@aurantia/core';
-import { z } from 'zod';
+import { faultsOf } from '@aurantia/core';
+import * as z from 'zod';
 
 /** What goes wrong in a reply: RFC 9457, with a sentence for a maker. */
 export const problemSchema = z.object({
@@ -36,9 +36,8 @@ export function sendProblem(reply: FastifyReply, status: number, title: string, 
 export function answerProblems(app: FastifyInstance): void {
   app.setErrorHandler((error: FastifyError | ProblemError | z.ZodError, request, reply) => {
     if (error instanceof ProblemError) return sendProblem(reply, error.status, error.title, error.detail, error.more);
-    if (error instanceof z.ZodError) return sendProblem(reply, 422, 'Not accepted', 'Some of this can’t be kept.', { faults: faultsOf(error) });
-    if ('validation' in error && error.validation) {
-      const faults: Fault[] = error.validation.map(({ params, message }) => faultOfValidation(params, message));
+    if (error instanceof z.ZodError) {
+      const faults = faultsOf(error);
       return sendProblem(reply, 422, 'Not accepted', faults[0]?.sentence ?? 'Some of this can’t be kept.', { faults });
     }
     const status = 'statusCode' in error ? (error.statusCode ?? 500) : 500;
@@ -49,11 +48,4 @@ export function answerProblems(app: FastifyInstance): void {
     return sendProblem(reply, 500, 'Something broke', 'The workshop’s memory had a fault. Nothing was changed; try again, and look at the program’s own window if it stays.');
   });
   app.setNotFoundHandler((_, reply) => sendProblem(reply, 404, 'Not here', 'There is nothing at this address.'));
-}
-
-/** The Zod provider hands its issues over inside `params`. */
-function faultOfValidation(params: unknown, message?: string): Fault {
-  const issue = (params as { issue?: z.core.$ZodIssue } | undefined)?.issue;
-  if (!issue) return { path: '(whole file)', sentence: message ?? 'This can’t be kept.' };
-  return faultsOf(new z.ZodError([issue]))[0] ?? { path: pathText(issue.path), sentence: issue.message };
 }

@@ -1,6 +1,6 @@
 import { shelfItemSchema, type ShelfItemId } from '@aurantia/core';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
-import { z } from 'zod';
+import * as z from 'zod';
 import type { Memory } from '../memory';
 
 const byId = z.object({ id: z.string().max(64) });

@@ -1,0 +1,43 @@
+import type { ShelfItemId } from '../stock';
+import { roundUpToStep, tidy } from '../units';
+import type { AreaId } from './area';
+import type { Blend } from './blend';
+import type { Design } from './design';
+
+const withBlend = (design: Design, area: AreaId, change: (parts: Blend['parts']) => Blend['parts']): Design => {
+  const found = design.blends.find((blend) => blend.area === area);
+  const parts = change(found?.parts ?? []);
+  if (parts.length === 0) return { ...design, blends: design.blends.filter((blend) => blend !== found) };
+  if (!found) return { ...design, blends: [...design.blends, { area, parts }] };
+  return { ...design, blends: design.blends.map((blend) => (blend === found ? { ...blend, parts } : blend)) };
+};
+
+/** One glitter more in an area's blend. */
+export const withPart = (design: Design, area: AreaId, item: ShelfItemId, ml: number): Design =>
+  withBlend(design, area, (parts) => (parts.some((part) => part.item === item) ? parts : [...parts, { item, ml }]));
+
+export const withPartMl = (design: Design, area: AreaId, item: ShelfItemId, ml: number): Design =>
+  withBlend(design, area, (parts) => parts.map((part) => (part.item === item ? { ...part, ml } : part)));
+
+/** Without a glitter; a blend that is then empty goes too. */
+export const withoutPart = (design: Design, area: AreaId, item: ShelfItemId): Design =>
+  withBlend(design, area, (parts) => parts.filter((part) => part.item !== item));
+
+/**
+ * A blend brought to a total with its proportions kept as near as the spoon allows; every part up
+ * to the next step, since too little leaves the base bare and the rest is cast off.
+ * @param ml wanted, one pour
+ * @param step the maker's spoon, ml
+ */
+export function withBlendTotal(design: Design, area: AreaId, ml: number, step: number): Design {
+  return withBlend(design, area, (parts) => {
+    const now = parts.reduce((sum, part) => sum + part.ml, 0);
+    return parts.map((part) => ({ ...part, ml: Math.max(step, roundUpToStep(tidy((part.ml * ml) / now), step)) }));
+  });
+}
+
+/** The blend of one area, copied to another. */
+export function withBlendFrom(design: Design, from: AreaId, to: AreaId): Design {
+  const source = design.blends.find((blend) => blend.area === from);
+  return source ? withBlend(design, to, () => source.parts) : design;
+}

@@ -1,0 +1,8 @@
+module.exports = {
+  testMatch: ['<rootDir>/test/**/*.spec.ts'],
+  transform: { '\\.(ts|js)$': '@swc/jest' },
+  transformIgnorePatterns: ['/node_modules/(?!culori|uuid)'],
+  testEnvironment: 'node',
+  testTimeout: 180000,
+  maxWorkers: 1,
+};

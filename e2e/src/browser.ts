@@ -1,0 +1,108 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { Builder, By, until, type WebElement } from 'selenium-webdriver';
+import { Driver as ChromeDriver, Options, ServiceBuilder } from 'selenium-webdriver/chrome';
+
+export type Browser = ChromeDriver;
+
+/** How long a condition may take to come true, ms. */
+const PATIENCE = 20000;
+
+/**
+ * A fresh Chromium without a window.
+ * @param graphics false takes WebGL away, as on a machine without a graphics card
+ */
+export async function openBrowser(graphics = true): Promise<Browser> {
+  const options = new Options();
+  options.setBinaryPath('/usr/bin/chromium');
+  options.addArguments(
+    '--headless=new', '--no-sandbox', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync',
+    `--user-data-dir=${mkdtempSync(join(tmpdir(), 'aurantia-chromium-'))}`,
+    ...(graphics ? ['--use-angle=swiftshader', '--enable-unsafe-swiftshader', '--ignore-gpu-blocklist'] : ['--disable-3d-apis']),
+  );
+  const driver = await new Builder().forBrowser('chrome').setChromeOptions(options).setChromeService(new ServiceBuilder('/usr/bin/chromedriver')).build();
+  const browser = driver as unknown as Browser;
+  await resize(browser, 1280, 800);
+  return browser;
+}
+
+/** An exact size of the page, whatever the window manager thinks. */
+export async function resize(browser: Browser, width: number, height: number): Promise<void> {
+  await browser.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', { width, height, deviceScaleFactor: 1, mobile: false });
+}
+
+export async function see(browser: Browser, css: string): Promise<WebElement> {
+  const element = await browser.wait(until.elementLocated(By.css(css)), PATIENCE, `nothing matches ${css}`);
+  return browser.wait(until.elementIsVisible(element), PATIENCE, `${css} isn’t visible`);
+}
+
+/** Waits for an element by the name a screen reader would say, or by the text it shows. */
+export async function named(browser: Browser, css: string, name: string): Promise<WebElement> {
+  return browser.wait(
+    async () => {
+      for (const element of await browser.findElements(By.css(css))) {
+        try {
+          if ((await element.getAccessibleName()).trim() === name && (await element.isDisplayed())) return element;
+        } catch {
+          // The page redrew it in between; the next round sees the new one.
+        }
+      }
+      return null;
+    },
+    PATIENCE,
+    `no ${css} is named “${name}”`,
+  ) as Promise<WebElement>;
+}
+
+export const press = async (browser: Browser, name: string, css = 'button, a, [role=menuitem], [role=radio]'): Promise<void> => {
+  await browser.wait(
+    async () => {
+      try {
+        await (await named(browser, css, name)).click();
+        return true;
+      } catch (error) {
+        if (error instanceof Error && /stale|intercepted|not interactable/i.test(error.name + error.message)) return false;
+        throw error;
+      }
+    },
+    PATIENCE,
+    `“${name}” can’t be pressed`,
+  );
+};
+
+/** Types over whatever a field holds and leaves it. */
+export async function type(browser: Browser, name: string, text: string): Promise<void> {
+  const field = await named(browser, 'input, textarea', name);
+  await browser.executeScript('arguments[0].focus(); arguments[0].select();', field);
+  await field.sendKeys(text);
+  await browser.executeScript('arguments[0].blur();', field);
+}
+
+/** Waits until the page says something. */
+export async function reads(browser: Browser, text: string | RegExp, css = 'body'): Promise<void> {
+  await browser.wait(
+    async () => {
+      const shown = await browser.executeScript<string>('return [...document.querySelectorAll(arguments[0])].map((e) => e.innerText).join("\\n")', css);
+      return typeof text === 'string' ? shown.includes(text) : text.test(shown);
+    },
+    PATIENCE,
+    `the page never says ${text}`,
+  );
+}
+
+/** Waits until every picture of flakes is painted. */
+export async function painted(browser: Browser, css = 'au-cup-view canvas, au-cup-figure canvas, au-swatch canvas'): Promise<void> {
+  await browser.wait(
+    () => browser.executeScript<boolean>('const all = [...document.querySelectorAll(arguments[0])]; return all.length > 0 && all.every((c) => c.dataset.painted) && !document.querySelector(".busy")', css),
+    PATIENCE * 2,
+    'the flakes never settle',
+  );
+}
+
+/** Waits until the open design is kept. */
+export const kept = (browser: Browser): Promise<void> => reads(browser, /revision \d+, kept \d/, '.saved');
+
+export async function picture(browser: Browser, file: string): Promise<void> {
+  writeFileSync(file, await browser.takeScreenshot(), 'base64');
+}

@@ -1,0 +1,50 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { createInterface } from 'node:readline';
+
+const ROOT = join(__dirname, '..', '..');
+
+/** The real program on a data folder of its own. */
+export class Program {
+  private child: ChildProcess | null = null;
+  address = '';
+
+  constructor(
+    private readonly demo: boolean,
+    readonly folder = mkdtempSync(join(tmpdir(), 'aurantia-')),
+  ) {}
+
+  /** Starts it and waits for the address it prints; a second start keeps the port. */
+  async start(): Promise<string> {
+    const port = this.address ? new URL(this.address).port : '0';
+    const words = ['--import', 'tsx', 'server/src/commands/serve.ts', ...(this.demo ? ['--demo'] : [])];
+    const child = spawn(process.execPath, words, { cwd: ROOT, env: { ...process.env, AURANTIA_DATA: this.folder, AURANTIA_PORT: port }, stdio: ['ignore', 'pipe', 'inherit'] });
+    this.child = child;
+    this.address = await new Promise<string>((resolve, reject) => {
+      child.once('exit', (code) => reject(new Error(`The program ended with ${code} before it was ready.`)));
+      createInterface({ input: child.stdout }).on('line', (line) => {
+        const found = /http:\/\/\S+/.exec(line);
+        if (found) resolve(found[0]);
+      });
+    });
+    return this.address;
+  }
+
+  /** Stops it, gracefully or as a power cut would. */
+  async stop(signal: 'SIGTERM' | 'SIGKILL' = 'SIGTERM'): Promise<void> {
+    const child = this.child;
+    this.child = null;
+    if (!child || child.exitCode !== null) return;
+    await new Promise((resolve) => {
+      child.once('exit', resolve);
+      child.kill(signal);
+    });
+  }
+
+  async end(): Promise<void> {
+    await this.stop();
+    rmSync(this.folder, { recursive: true, force: true });
+  }
+}

@@ -1,0 +1,115 @@
+import { DestroyRef, inject, Injectable, signal } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import type { Design } from '@aurantia/core';
+import { catchError, concatMap, debounceTime, EMPTY, filter, fromEvent, interval, merge, of, Subject } from 'rxjs';
+import * as z from 'zod';
+import { Api, ApiError } from '../services/api';
+import { keptDesignSchema, type KeptDesign } from '../services/designs';
+import { Drafts } from '../services/drafts';
+import { Notices } from '../services/notices';
+
+export type SavingState = 'kept' | 'keeping' | 'offline' | 'conflict' | 'refused';
+
+const conflictSchema = z.object({ latest: keptDesignSchema });
+
+/** How long a maker pauses before the design is kept, ms. */
+const PAUSE = 600;
+/** How often an unreachable program is tried again, ms. */
+const TRY_AGAIN = 3000;
+
+/** Keeps the open design: each save names its parent, waits while offline, stops at a conflict. */
+@Injectable()
+export class Autosave {
+  private readonly api = inject(Api);
+  private readonly drafts = inject(Drafts);
+  private readonly notices = inject(Notices);
+
+  readonly state = signal<SavingState>('kept');
+  readonly revision = signal(0);
+  readonly keptAt = signal<string | null>(null);
+  /** the newer version that stands in the way */
+  readonly conflict = signal<KeptDesign | null>(null);
+  readonly kept$ = new Subject<KeptDesign>();
+
+  private readonly typed$ = new Subject<void>();
+  private waiting: Design | null = null;
+  private parent = 0;
+
+  constructor() {
+    const back = merge(fromEvent(window, 'online'), interval(TRY_AGAIN)).pipe(filter(() => this.state() === 'offline'));
+    merge(this.typed$.pipe(debounceTime(PAUSE)), back)
+      .pipe(
+        concatMap(() => this.save()),
+        takeUntilDestroyed(),
+      )
+      .subscribe();
+    inject(DestroyRef).onDestroy(() => this.kept$.complete());
+  }
+
+  start(kept: KeptDesign): void {
+    this.waiting = null;
+    this.conflict.set(null);
+    this.noteKept(kept);
+  }
+
+  /** A changed document, to be kept soon; at once in this browser. */
+  offer(document: Design, parent = this.parent): void {
+    this.parent = parent;
+    this.waiting = document;
+    void this.drafts.keep(document.id, { parent, document });
+    if (this.state() === 'conflict') return;
+    if (this.state() !== 'offline') this.state.set('keeping');
+    this.typed$.next();
+  }
+
+  /** The conflict is settled: the next save goes on top of the newer version. */
+  settle(latest: KeptDesign): void {
+    this.start(latest);
+  }
+
+  private save() {
+    const document = this.waiting;
+    if (!document || this.state() === 'conflict') return EMPTY;
+    this.waiting = null;
+    return this.api.put(`designs/${encodeURIComponent(document.id)}`, { parent: this.parent, document }, keptDesignSchema).pipe(
+      concatMap((kept) => {
+        this.noteKept(kept);
+        this.kept$.next(kept);
+        if (this.waiting) {
+          this.state.set('keeping');
+          void this.drafts.keep(document.id, { parent: kept.revision, document: this.waiting });
+        } else {
+          void this.drafts.drop(document.id);
+        }
+        return of(kept);
+      }),
+      catchError((error: unknown) => {
+        this.waiting ??= document;
+        this.stumble(error);
+        return EMPTY;
+      }),
+    );
+  }
+
+  private noteKept(kept: KeptDesign): void {
+    this.parent = kept.revision;
+    this.revision.set(kept.revision);
+    this.keptAt.set(kept.keptAt);
+    this.state.set('kept');
+  }
+
+  private stumble(error: unknown): void {
+    if (error instanceof ApiError && error.offline) {
+      this.state.set('offline');
+      return;
+    }
+    const newer = error instanceof ApiError && error.problem.status === 409 ? conflictSchema.safeParse(error.problem) : null;
+    if (newer?.success) {
+      this.conflict.set(newer.data.latest);
+      this.state.set('conflict');
+      return;
+    }
+    this.state.set('refused');
+    this.notices.failed(error);
+  }
+}

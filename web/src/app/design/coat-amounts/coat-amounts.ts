@@ -1,0 +1,90 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { amountText, gramText, percentText, type PlannedCoat } from '@aurantia/core';
+import { AreaPipe, FilmPipe } from '../../parts/fields/unit-pipes';
+import { MaterialGlyph } from '../../parts/glyphs/material-glyph';
+import { WorkshopMemory } from '../../services/workshop';
+
+/** What one coat takes, in figures to read over a glove. */
+@Component({
+  selector: 'au-coat-amounts',
+  imports: [AreaPipe, FilmPipe, MaterialGlyph],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (mix(); as parts) {
+      <div class="big">
+        <div>
+          <span>Part A</span><b>{{ parts.a }}</b>
+          @if (parts.weighed) {
+            <small>{{ parts.weighed.a }} on the scale</small>
+          }
+        </div>
+        <div>
+          <span>Part B</span><b>{{ parts.b }}</b>
+          @if (parts.weighed) {
+            <small>{{ parts.weighed.b }} on the scale</small>
+          }
+        </div>
+        <div>
+          <span>Makes</span><b>{{ parts.both }}</b>
+          <small>{{ parts.sinks }}</small>
+        </div>
+        @if (coat().drops; as drops) {
+          <div>
+            <span>{{ drops.ink }}</span><b>{{ drops.count }} {{ drops.count === 1 ? 'drop' : 'drops' }}</b>
+            <small>{{ load() }} of the resin</small>
+          </div>
+        }
+      </div>
+    }
+    @if (pours().length > 0) {
+      <ul>
+        @for (pour of pours(); track pour.area) {
+          <li>
+            <b>{{ pour.areaName }}</b>
+            @for (part of pour.parts; track part.name) {
+              <span class="part"><au-glyph kind="glitter" [colour]="part.colour" [size]="15" /> {{ part.amount }} {{ part.name }}</span>
+            }
+            <span class="soft">{{ pour.total }} in all, {{ pour.castOff }} cast off</span>
+          </li>
+        }
+      </ul>
+    }
+    @if (coat().area !== null) {
+      <p class="soft">
+        On {{ coat().area ?? 0 | area }}@if (coat().thickness !== null) {
+          , {{ coat().thickness ?? 0 | film }} thick
+        }
+      </p>
+    }
+  `,
+  styleUrl: './coat-amounts.scss',
+})
+export class CoatAmounts {
+  private readonly memory = inject(WorkshopMemory);
+  readonly coat = input.required<PlannedCoat>();
+
+  protected readonly load = computed(() => percentText((this.coat().drops?.load ?? 0) / 100, 1));
+  protected readonly mix = computed(() => {
+    const { mix } = this.coat();
+    const units = this.memory.units();
+    if (!mix) return null;
+    const both = (mix.aGrams + mix.bGrams) / mix.mix;
+    return {
+      a: amountText(mix.a, units, mix.aGrams / mix.a),
+      b: amountText(mix.b, units, mix.bGrams / mix.b),
+      both: amountText(mix.mix, units, both),
+      sinks: mix.fill > 0.05 ? `${amountText(mix.fill, units, both)} sinks into the glitter` : `of ${mix.resin}`,
+      weighed: units.amount === 'gram' ? null : { a: gramText(mix.aGrams), b: gramText(mix.bGrams) },
+    };
+  });
+  protected readonly pours = computed(() => {
+    const units = this.memory.units();
+    return this.coat().pours.map(({ area, areaName, parts, ml, grams, castOff }) => ({
+      area,
+      areaName,
+      parts: parts.map((part) => ({ name: part.name, colour: part.colour, amount: amountText(part.ml, units, part.gramsPerMl) })),
+      total: amountText(ml, units, ml > 0 ? grams / ml : 1),
+      castOff: percentText(castOff),
+    }));
+  });
+}

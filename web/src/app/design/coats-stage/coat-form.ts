@@ -1,0 +1,68 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
+import { coatSchema, faultsOf, type AreaId, type Coat, type Design, type ShelfItem, type ShelfKind } from '@aurantia/core';
+import { NumberField } from '../../parts/fields/number-field';
+import { WorkshopMemory } from '../../services/workshop';
+
+/** What can be set on a coat: where it goes, what is used, how thick or how often. */
+@Component({
+  selector: 'au-coat-form',
+  imports: [NumberField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './coat-form.html',
+  styleUrl: './coat-form.scss',
+})
+export class CoatForm {
+  private readonly memory = inject(WorkshopMemory);
+  readonly coat = input.required<Coat>();
+  readonly design = input.required<Design>();
+  readonly coatChange = output<Coat>();
+
+  private readonly refused = linkedSignal<Coat, { field: string; sentence: string } | null>({ source: this.coat, computation: () => null });
+  /** the jars this kind of coat is made with */
+  protected readonly choices = computed(() => {
+    const coat = this.coat();
+    const wanted: { field: string; label: string; kind: ShelfKind; now: string }[] = [];
+    if (coat.kind === 'base') wanted.push({ field: 'paint', label: 'Paint', kind: 'paint', now: coat.paint });
+    if (coat.kind === 'glue') wanted.push({ field: 'glue', label: 'Glue', kind: 'glue', now: coat.glue });
+    if (coat.kind === 'ink') wanted.push({ field: 'ink', label: 'Ink', kind: 'ink', now: coat.ink });
+    if (coat.kind === 'resin' || coat.kind === 'ink') wanted.push({ field: 'resin', label: 'Resin', kind: 'resin', now: coat.resin });
+    return wanted.map((one) => ({ ...one, items: this.memory.shelf().filter((item: ShelfItem) => item.kind === one.kind) }));
+  });
+  protected readonly places = computed(() => {
+    const coat = this.coat();
+    if (!('on' in coat)) return null;
+    return { all: coat.on === 'all', areas: this.design().areas.map(({ id, name }) => ({ id, name, on: coat.on === 'all' || coat.on.includes(id) })) };
+  });
+
+  protected set(field: string, value: unknown): void {
+    const read = coatSchema.safeParse({ ...this.coat(), [field]: value });
+    if (read.success) {
+      this.refused.set(null);
+      this.coatChange.emit(read.data);
+      return;
+    }
+    this.refused.set({ field, sentence: faultsOf(read.error)[0]?.sentence ?? 'This can’t be kept.' });
+  }
+
+  protected why(field: string): string | null {
+    const refused = this.refused();
+    return refused?.field === field ? refused.sentence : null;
+  }
+
+  protected has(items: readonly ShelfItem[], id: string): boolean {
+    return items.some((item) => item.id === id);
+  }
+
+  protected everywhere(): void {
+    this.set('on', 'all');
+  }
+
+  protected place(id: AreaId): void {
+    const coat = this.coat();
+    if (!('on' in coat)) return;
+    const all = this.design().areas.map((area) => area.id);
+    const now = coat.on === 'all' ? [] : coat.on;
+    const next = now.includes(id) ? now.filter((one) => one !== id) : all.filter((one) => one === id || now.includes(one));
+    this.set('on', next.length === 0 ? 'all' : next);
+  }
+}

@@ -1,0 +1,96 @@
+import { CdkDragDrop, DragDropModule } from '@angular/cdk/drag-drop';
+import { LiveAnnouncer } from '@angular/cdk/a11y';
+import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, signal } from '@angular/core';
+import { MatMenuModule } from '@angular/material/menu';
+import { coatKinds, heightOf, movedCoat, usualCoats, type Coat, type CoatKindName, type Design, type Plan } from '@aurantia/core';
+import { v7 } from 'uuid';
+import { MinutesPipe } from '../../parts/fields/unit-pipes';
+import { WorkshopMemory } from '../../services/workshop';
+import { FindingNote } from '../finding-note/finding-note';
+import { DesignSession } from '../session';
+import { CoatAmounts } from '../coat-amounts/coat-amounts';
+import { CoatForm } from './coat-form';
+
+/** The coats in order: dragged, moved by keys, opened to be set; each says what it needs and waits for. */
+@Component({
+  selector: 'au-coats-stage',
+  imports: [DragDropModule, MatMenuModule, CoatForm, CoatAmounts, FindingNote, MinutesPipe],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './coats-stage.html',
+  styleUrl: './coats-stage.scss',
+})
+export class CoatsStage {
+  private readonly session = inject(DesignSession);
+  private readonly memory = inject(WorkshopMemory);
+  private readonly announcer = inject(LiveAnnouncer);
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
+  readonly design = input.required<Design>();
+  readonly plan = input.required<Plan>();
+
+  protected readonly kinds = Object.values(coatKinds).map(({ kind, name, explains }) => ({ kind, name, explains }));
+  protected readonly open = signal<string | null>(null);
+  protected readonly refused = signal<string | null>(null);
+  protected readonly rows = computed(() =>
+    this.design().coats.map((coat, index) => ({
+      coat,
+      index,
+      planned: this.plan().coats[index],
+      explains: coatKinds[coat.kind].explains,
+      findings: this.plan().findings.filter((finding) => finding.coat === coat.id),
+      colours: [...new Set(this.plan().areas.areas.map(({ id }) => this.plan().coats[index].seen[id]))],
+    })),
+  );
+  protected readonly general = computed(() => this.plan().findings.filter((finding) => finding.coat === null && finding.area === null));
+
+  protected add(kind: CoatKindName): void {
+    const coat = { ...coatKinds[kind].start({ shelf: this.memory.shelf(), height: heightOf(this.design().cup) }), id: v7() } as Coat;
+    this.refused.set(this.session.change((design) => ({ ...design, coats: [...design.coats, coat] })));
+    if (!this.refused()) this.open.set(coat.id);
+  }
+
+  protected addUsual(): void {
+    this.refused.set(this.session.change((design) => ({ ...design, coats: usualCoats(design, this.memory.workshop(), () => v7()) })));
+  }
+
+  protected change(coat: Coat): void {
+    this.refused.set(this.session.change((design) => ({ ...design, coats: design.coats.map((one) => (one.id === coat.id ? coat : one)) })));
+  }
+
+  protected remove(coat: Coat): void {
+    this.session.change((design) => ({ ...design, coats: design.coats.filter((one) => one.id !== coat.id) }));
+  }
+
+  protected repeat(coat: Coat): void {
+    const copy = { ...coat, id: v7() } as Coat;
+    this.session.change((design) => {
+      const at = design.coats.findIndex((one) => one.id === coat.id) + 1;
+      return { ...design, coats: [...design.coats.slice(0, at), copy, ...design.coats.slice(at)] };
+    });
+  }
+
+  protected dropped({ previousIndex, currentIndex }: CdkDragDrop<unknown>): void {
+    this.session.change((design) => movedCoat(design, previousIndex, currentIndex));
+  }
+
+  protected key(event: KeyboardEvent, index: number): void {
+    const by = { ArrowUp: -1, ArrowDown: 1 }[event.key];
+    if (!event.altKey || by === undefined) return;
+    event.preventDefault();
+    this.move(index, by);
+  }
+
+  protected move(index: number, by: number): void {
+    const to = index + by;
+    const { coats } = this.design();
+    if (to < 0 || to >= coats.length) return;
+    const { id } = coats[index];
+    this.session.change((design) => movedCoat(design, index, to));
+    void this.announcer.announce(`${this.plan().coats[to].title} is now coat ${to + 1} of ${coats.length}.`);
+    // The row was laid out anew; the focus goes with the coat.
+    setTimeout(() => this.host.nativeElement.querySelector<HTMLElement>(`[data-coat="${id}"]`)?.focus());
+  }
+
+  protected toggle(id: string): void {
+    this.open.update((open) => (open === id ? null : id));
+  }
+}

@@ -1,0 +1,91 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, model, signal } from '@angular/core';
+import { MatMenuModule } from '@angular/material/menu';
+import {
+  amountText, amountUnit, itemOf, percentText, withBlendFrom, withBlendTotal, withPart, withPartMl, withoutPart,
+  type AreaId, type Design, type ItemOf, type Plan, type ShelfItemId,
+} from '@aurantia/core';
+import { AmountStepper } from '../../parts/fields/amount-stepper';
+import { AreaPipe, SharePipe, SpanPipe } from '../../parts/fields/unit-pipes';
+import { MaterialGlyph } from '../../parts/glyphs/material-glyph';
+import { Swatch, SWATCH_SIDE } from '../../parts/swatch/swatch';
+import { WorkshopMemory } from '../../services/workshop';
+import { FindingNote } from '../finding-note/finding-note';
+import { DesignSession } from '../session';
+
+const kindWords = { solid: 'opaque', tinted: 'see-through', opal: 'opal' } as const;
+
+/** A blend for each area: what is measured, what faces you, how it looks over this base and others. */
+@Component({
+  selector: 'au-colour-stage',
+  imports: [MatMenuModule, AmountStepper, MaterialGlyph, Swatch, FindingNote, AreaPipe, SharePipe, SpanPipe],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './colour-stage.html',
+  styleUrl: './colour-stage.scss',
+})
+export class ColourStage {
+  private readonly session = inject(DesignSession);
+  private readonly memory = inject(WorkshopMemory);
+  readonly design = input.required<Design>();
+  readonly plan = input.required<Plan>();
+  readonly chosen = model<string | null>(null);
+
+  protected readonly side = SWATCH_SIDE;
+  protected readonly refused = signal<{ item: string; sentence: string } | null>(null);
+  protected readonly area = computed(() => this.plan().areas.areas.find(({ id }) => id === this.chosen()) ?? null);
+  protected readonly blend = computed(() => this.plan().blends.find((blend) => blend.area === this.chosen()) ?? null);
+  protected readonly unit = computed(() => amountUnit(this.memory.units()));
+  protected readonly rows = computed(() => {
+    const shelf = this.memory.shelf();
+    return (this.blend()?.parts ?? []).map((part) => {
+      const jar = itemOf(shelf, part.item, 'glitter');
+      return { part, what: jar ? `${kindWords[jar.flake.kind]}, ${jar.finish}` : 'choose another, or put it back' };
+    });
+  });
+  protected readonly jars = computed<readonly ItemOf<'glitter'>[]>(() => {
+    const used = new Set(this.blend()?.parts.map((part) => part.item));
+    return this.memory.shelf().filter((item): item is ItemOf<'glitter'> => item.kind === 'glitter' && !used.has(item.id));
+  });
+  protected readonly sources = computed(() => this.plan().blends.filter((blend) => blend.area !== this.chosen()));
+  protected readonly findings = computed(() => this.plan().findings.filter((finding) => finding.area !== null && finding.area === this.chosen()));
+  protected readonly total = computed(() => {
+    const blend = this.blend();
+    return blend ? amountText(blend.ml, this.memory.units(), blend.ml > 0 ? blend.grams / blend.ml : 1) : '';
+  });
+  /** how the pours, the glue and the cover hang together, in a sentence */
+  protected readonly story = computed(() => {
+    const blend = this.blend();
+    if (!blend) return '';
+    if (blend.passes === 0) return 'No coat pours this blend yet: shown as if all of it stuck.';
+    const held = percentText(blend.poured > 0 ? blend.kept / (blend.poured * blend.passes) : 0);
+    const pours = blend.passes === 1 ? 'One pour' : `${blend.passes} pours`;
+    const more = blend.forCover.ml === null ? ` This many passes cover ${percentText(blend.forCover.most)} at most; add a glue and a glitter coat for more.` : '';
+    return `${pours}; the glue keeps ${held} of it, the rest is cast off.${more}`;
+  });
+
+  protected add(item: ShelfItemId): void {
+    this.onArea((design, area) => withPart(design, area, item, this.memory.settings().spoonStep * 4));
+  }
+
+  protected set(item: ShelfItemId, ml: number): void {
+    const sentence = this.onArea((design, area) => withPartMl(design, area, item, ml));
+    this.refused.set(sentence ? { item, sentence } : null);
+  }
+
+  protected takeOut(item: ShelfItemId): void {
+    this.onArea((design, area) => withoutPart(design, area, item));
+  }
+
+  protected copyFrom(from: AreaId): void {
+    this.onArea((design, area) => withBlendFrom(design, from, area));
+  }
+
+  protected cover(): void {
+    const ml = this.blend()?.forCover.ml;
+    if (ml) this.onArea((design, area) => withBlendTotal(design, area, ml, this.memory.settings().spoonStep));
+  }
+
+  private onArea(edit: (design: Design, area: AreaId) => Design): string | null {
+    const area = this.area();
+    return area ? this.session.change((design) => edit(design, area.id)) : null;
+  }
+}

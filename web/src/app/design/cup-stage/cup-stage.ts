@@ -1,0 +1,109 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import type { Cup, Design, Plan } from '@aurantia/core';
+import { v7 } from 'uuid';
+import { CupSheet } from '../../parts/cup-sheet/cup-sheet';
+import { AreaPipe } from '../../parts/fields/unit-pipes';
+import { Notices } from '../../services/notices';
+import { WorkshopMemory } from '../../services/workshop';
+import { DesignSession } from '../session';
+
+/** Which cup: one that was measured before, or this one, measured now. */
+@Component({
+  selector: 'au-cup-stage',
+  imports: [CupSheet, AreaPipe],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h2>Which cup is it?</h2>
+    <div class="known" role="group" aria-label="Cups measured before">
+      @for (one of cups(); track one.id) {
+        <button type="button" class="plain" [class.on]="one.cup.name === design().cup.name" (click)="take(one.cup)">{{ one.cup.name }}</button>
+      }
+    </div>
+    <au-cup-sheet [cup]="design().cup" [refused]="refused()" (cupChange)="take($event)" />
+    <dl>
+      <div>
+        <dt>Wall</dt>
+        <dd>{{ plan().surface.wall | area }}</dd>
+      </div>
+      <div>
+        <dt>Base</dt>
+        <dd>{{ plan().surface.base | area }}</dd>
+      </div>
+      <div>
+        <dt>To coat, lip strip off</dt>
+        <dd>{{ plan().surface.coatable | area }}</dd>
+      </div>
+      <div>
+        <dt>Outside volume</dt>
+        <dd>{{ plan().surface.volume.toFixed(0) }} ml</dd>
+      </div>
+    </dl>
+    <p class="soft">{{ plausible() }}</p>
+    @if (!keptAlready()) {
+      <button type="button" class="plain" (click)="keep()">Keep this cup for other designs</button>
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 14px;
+      align-content: start;
+      justify-items: start;
+    }
+    au-cup-sheet {
+      width: 100%;
+    }
+    .known {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 8px;
+    }
+    .on {
+      border-color: var(--peel);
+      box-shadow: inset 0 -3px 0 var(--peel);
+    }
+    dl {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 10px 34px;
+      margin: 0;
+    }
+    dt {
+      font-size: 12.5px;
+      color: var(--soft);
+    }
+    dd {
+      margin: 0;
+      font: 700 19px/1.2 var(--title);
+    }
+  `,
+})
+export class CupStage {
+  private readonly session = inject(DesignSession);
+  private readonly memory = inject(WorkshopMemory);
+  private readonly notices = inject(Notices);
+  readonly design = input.required<Design>();
+  readonly plan = input.required<Plan>();
+  protected readonly cups = this.memory.cups;
+  protected readonly refused = signal<string | null>(null);
+  protected readonly keptAlready = computed(() => this.cups().some(({ cup }) => JSON.stringify(cup) === JSON.stringify(this.design().cup)));
+  protected readonly plausible = computed(() => {
+    const { volume } = this.design().cup;
+    const outside = this.plan().surface.volume;
+    if (volume === null) return 'Type what it holds as sold, and the readings can be checked against it.';
+    if (outside < volume) return `The readings enclose ${outside.toFixed(0)} ml, less than the ${volume} ml it holds. One of them must be off.`;
+    return `The readings enclose ${outside.toFixed(0)} ml for a cup sold as ${volume} ml; the rest is its wall and the space in it.`;
+  });
+
+  protected take(cup: Cup): void {
+    this.refused.set(this.session.change((design) => ({ ...design, cup })));
+  }
+
+  protected keep(): void {
+    const known = this.cups().find(({ cup }) => cup.name === this.design().cup.name);
+    this.memory.putCup(known?.id ?? v7(), this.design().cup).subscribe({
+      next: ({ cup }) => this.notices.say(`${cup.name} is with the cups now.`),
+      error: (error: unknown) => this.notices.failed(error),
+    });
+  }
+}

@@ -1,0 +1,112 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import { Title } from '@angular/platform-browser';
+import { Router, RouterLink } from '@angular/router';
+import { areaText, amountText, countText, designSchema, faultsOf, tallyOf, thicknessText } from '@aurantia/core';
+import { format } from 'date-fns';
+import { CupView } from '../parts/cup-view/cup-view';
+import { WorkshopMemory } from '../services/workshop';
+import { AmountsStage } from './amounts-stage/amounts-stage';
+import { AreasStage } from './areas-stage/areas-stage';
+import { Autosave } from './autosave';
+import { CardStage } from './card-stage/card-stage';
+import { CoatsStage } from './coats-stage/coats-stage';
+import { ColourStage } from './colour-stage/colour-stage';
+import { CupStage } from './cup-stage/cup-stage';
+import { DesignSession } from './session';
+
+/** One design, open: the rail of stages, the cup at the left, the stage's work at the right. */
+@Component({
+  selector: 'au-workspace',
+  imports: [RouterLink, CupView, CupStage, AreasStage, ColourStage, CoatsStage, AmountsStage, CardStage],
+  providers: [DesignSession, Autosave],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './workspace.html',
+  styleUrl: './workspace.scss',
+  host: { '(document:keydown)': 'key($event)' },
+})
+export class Workspace {
+  protected readonly session = inject(DesignSession);
+  private readonly memory = inject(WorkshopMemory);
+  private readonly router = inject(Router);
+  readonly id = input.required<string>();
+  readonly stage = input.required<string>();
+
+  protected readonly chosenArea = signal<string | null>(null);
+  protected readonly nameWrong = signal<string | null>(null);
+  protected readonly rail = computed(() => {
+    const plan = this.session.plan();
+    const document = this.session.document();
+    if (!plan || !document) return [];
+    const { units } = this.memory.settings();
+    const { totals, areas } = plan;
+    const left = areas.leftOver.area > 0.05 ? `${areaText(areas.leftOver.area, units)} left over` : 'none left over';
+    const resin = amountText(totals.resinMl, units, totals.resinMl > 0 ? totals.resinGrams / totals.resinMl : 1);
+    const grave = plan.findings.filter((finding) => finding.level !== 'tip').length;
+    return [
+      { path: 'cup', name: 'Cup', line: `${areaText(plan.surface.coatable, units)} to coat`, alert: false },
+      { path: 'areas', name: 'Areas', line: areas.areas.length > 0 ? `${countText(areas.areas.length, 'area')}, ${left}` : 'none yet', alert: false },
+      { path: 'colour', name: 'Colour', line: plan.blends.length > 0 ? countText(plan.blends.length, 'blend') : 'no blend yet', alert: false },
+      {
+        path: 'coats', name: 'Coats', alert: grave > 0,
+        line: plan.coats.length === 0 ? 'none yet' : grave > 0 ? `${countText(grave, 'thing')} to look at` : `${countText(plan.coats.length, 'coat')}, ${thicknessText(totals.thickness)}`,
+      },
+      { path: 'amounts', name: 'Amounts', line: totals.mixes > 0 ? `${resin} resin in ${countText(totals.mixes, 'mix', 'mixes')}` : 'no resin yet', alert: false },
+      { path: 'card', name: 'Card', line: plan.coats.length > 0 ? 'ready to print' : 'wants coats first', alert: false },
+    ];
+  });
+  protected readonly tally = computed(() => {
+    const plan = this.session.plan();
+    return plan ? tallyOf(plan, this.memory.units()) : [];
+  });
+  protected readonly kept = computed(() => {
+    const { state, revision, keptAt } = this.session.saving;
+    const at = keptAt();
+    const time = at ? format(new Date(at), 'HH:mm') : '';
+    switch (state()) {
+      case 'kept':
+        return `revision ${revision()}, kept ${time}`;
+      case 'keeping':
+        return 'keeping…';
+      case 'offline':
+        return 'not reached; kept in this browser, trying again';
+      case 'conflict':
+        return 'changed in another window';
+      case 'refused':
+        return 'not kept; see below';
+    }
+  });
+  protected readonly theirs = computed(() => {
+    const conflict = this.session.saving.conflict();
+    return conflict ? `revision ${conflict.revision}, ${format(new Date(conflict.keptAt), 'HH:mm')}` : null;
+  });
+
+  constructor() {
+    const title = inject(Title);
+    effect(() => this.session.open(this.id()));
+    effect(() => title.setTitle(`${this.session.document()?.name ?? 'Design'} · Aurantia`));
+    effect(() => {
+      const areas = this.session.document()?.areas ?? [];
+      if (!areas.some(({ id }) => id === this.chosenArea())) this.chosenArea.set(areas.at(0)?.id ?? null);
+    });
+  }
+
+  protected rename(field: HTMLInputElement): void {
+    const name = field.value.trim();
+    const read = designSchema.shape.name.safeParse(name);
+    this.nameWrong.set(read.success ? null : (faultsOf(read.error)[0]?.sentence ?? null));
+    if (read.success) this.session.change((design) => (design.name === name ? design : { ...design, name }));
+  }
+
+  protected keepApart(): void {
+    this.session.keepOursApart((kept) => void this.router.navigate(['/designs', kept.document.id, this.stage()]));
+  }
+
+  protected key(event: KeyboardEvent): void {
+    if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
+    // A field that is being typed in has an undo of its own.
+    if (event.target instanceof HTMLInputElement && event.target.type !== 'button') return;
+    event.preventDefault();
+    if (event.shiftKey) this.session.redo();
+    else this.session.undo();
+  }
+}

@@ -1,0 +1,74 @@
+import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
+import { cupMaterials, cupSchema, cupShapes, faultsOf, measuringSheet, stationsForShape, withAnotherStation, withReading, type Cup, type CupMaterial, type CupShape, type Fault } from '@aurantia/core';
+import { NumberField } from '../fields/number-field';
+
+const shapeWords: Record<CupShape, string> = { straight: 'Straight', tapered: 'Tapered', 'two-part': 'Narrow foot', curved: 'Plump' };
+const shapeHints: Record<CupShape, string> = {
+  straight: 'One tape reading and the height.',
+  tapered: 'Lay the tape round the foot and round the rim.',
+  'two-part': 'Foot, the bend where the wall changes, and rim.',
+  curved: 'Foot, rim, and up to four readings between; put them where the wall bends most.',
+};
+
+/** The measuring sheet: what the tape reads at two to six heights. A faulty reading gets its sentence; the cup stays. */
+@Component({
+  selector: 'au-cup-sheet',
+  imports: [NumberField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './cup-sheet.html',
+  styleUrl: './cup-sheet.scss',
+})
+export class CupSheet {
+  readonly cup = input.required<Cup>();
+  /** what the owner says of the cup it was last handed */
+  readonly refused = input<string | null>(null);
+  readonly cupChange = output<Cup>();
+
+  protected readonly shapes = cupShapes.map((shape) => ({ shape, name: shapeWords[shape] }));
+  protected readonly materials = cupMaterials;
+  protected readonly draft = linkedSignal(this.cup);
+  protected readonly hint = computed(() => shapeHints[this.draft().shape]);
+  protected readonly faults = computed<readonly Fault[]>(() => {
+    const read = cupSchema.safeParse(this.draft());
+    return read.success ? [] : faultsOf(read.error);
+  });
+  protected readonly rows = computed(() => {
+    const { shape, stations } = this.draft();
+    const names = measuringSheet(shape, stations.length);
+    return stations.map((station, index) => ({ ...station, index, name: names[index], between: index > 0 && index < stations.length - 1 }));
+  });
+  protected readonly canAdd = computed(() => ['two-part', 'curved'].includes(this.draft().shape) && this.draft().stations.length < 6 && this.faults().length === 0);
+
+  protected why(path: string): string | null {
+    return this.faults().find((fault) => fault.path === path)?.sentence ?? null;
+  }
+
+  protected offer(change: Partial<Cup>): void {
+    this.put({ ...this.draft(), ...change });
+  }
+
+  protected reading(index: number, field: 'height' | 'circumference', value: number | null): void {
+    this.put(withReading(this.draft(), index, { [field]: value ?? Number.NaN }));
+  }
+
+  protected reshape(shape: CupShape): void {
+    this.put({ ...this.draft(), shape, stations: [...stationsForShape(this.draft().stations, shape)] });
+  }
+
+  protected material(material: string): void {
+    this.offer({ material: material as CupMaterial });
+  }
+
+  protected add(): void {
+    this.offer({ stations: [...withAnotherStation(this.draft().stations)] });
+  }
+
+  protected takeOut(index: number): void {
+    this.offer({ stations: this.draft().stations.filter((_, at) => at !== index) });
+  }
+
+  private put(cup: Cup): void {
+    this.draft.set(cup);
+    if (this.faults().length === 0) this.cupChange.emit(cup);
+  }
+}

@@ -1,0 +1,165 @@
+import { afterNextRender, ChangeDetectionStrategy, Component, computed, DestroyRef, effect, ElementRef, inject, input, signal, viewChild } from '@angular/core';
+import { fieldPlanOf, type Cup, type FlakeField, type Plan } from '@aurantia/core';
+import type { Subscription } from 'rxjs';
+import { Flakes } from '../../services/flakes';
+import { Notices } from '../../services/notices';
+import { WorkshopMemory } from '../../services/workshop';
+import type { LatheCup } from './lathe-cup';
+import { paintCup } from './paint-cup';
+import { radiusAt, rowOf, stanceIn, topOf, type Stance } from './projection';
+import { ticksUpTo } from './ruler';
+
+/** Pixels a mm of the unrolled wall: flakes of 0.4 mm are nearly two of them. */
+const GRAIN = 4;
+const RULER = 58;
+
+/** The cup, large and turning, with a ruler and the edges of its areas. */
+@Component({
+  selector: 'au-cup-view',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './cup-view.html',
+  styleUrl: './cup-view.scss',
+})
+export class CupView {
+  private readonly flakes = inject(Flakes);
+  private readonly notices = inject(Notices);
+  private readonly memory = inject(WorkshopMemory);
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
+  readonly plan = input.required<Plan>();
+  readonly cup = input.required<Cup>();
+  readonly chosen = input<string | null>(null);
+
+  private readonly canvas = viewChild.required<ElementRef<HTMLCanvasElement>>('canvas');
+  protected readonly size = signal({ width: 0, height: 0 });
+  protected readonly turn = signal(0);
+  protected readonly field = signal<FlakeField | null>(null);
+  protected readonly busy = signal(true);
+  /** 'solid' on the graphics card, 'flat' without one, null until known */
+  protected readonly way = signal<'solid' | 'flat' | null>(null);
+  private lathe: LatheCup | null = null;
+  private wish: Subscription | null = null;
+  private drag: number | null = null;
+
+  private readonly dots = Math.min(2, window.devicePixelRatio || 1);
+  protected readonly stance = computed<Stance>(() => {
+    const { width, height } = this.size();
+    const stance = stanceIn(this.cup().stations, Math.max(80, width - RULER - 24), Math.max(80, height), 10);
+    return { ...stance, axis: stance.axis + RULER };
+  });
+  protected readonly ticks = computed(() => {
+    const units = this.memory.units();
+    return ticksUpTo(this.plan().surface.height, units).map((tick) => ({ ...tick, y: rowOf(this.stance(), tick.mm) }));
+  });
+  protected readonly rulerUnit = computed(() => (this.memory.units().length === 'mm' ? 'mm' : 'in'));
+  protected readonly edges = computed(() => {
+    const { stations } = this.cup();
+    const heights = new Set(this.plan().areas.areas.flatMap((area) => area.spans.flatMap(({ from, to }) => [from, to])));
+    const stance = this.stance();
+    return [...heights]
+      .filter((mm) => mm > 0 && mm < topOf(stations))
+      .map((mm) => {
+        const reach = radiusAt(stations, mm) * stance.scale + 14;
+        return { mm, y: rowOf(stance, mm), left: stance.axis - reach, right: stance.axis + reach };
+      });
+  });
+  protected readonly brackets = computed(() => {
+    const area = this.plan().areas.areas.find(({ id }) => id === this.chosen());
+    return (area?.spans ?? []).map(({ from, to }) => ({ top: rowOf(this.stance(), to), bottom: rowOf(this.stance(), from) }));
+  });
+  protected readonly spoken = computed(() => {
+    const names = this.plan().areas.areas.map((area) => area.name).join(', ');
+    return `${this.plan().name} on ${this.cup().name}${names ? `: ${names}` : ', no areas yet'}. Arrow keys turn it.`;
+  });
+
+  constructor() {
+    const watch = new ResizeObserver(([entry]) => {
+      const { width, height } = entry.contentRect;
+      this.size.set({ width: Math.floor(width), height: Math.floor(height) });
+    });
+    watch.observe(this.host.nativeElement);
+    inject(DestroyRef).onDestroy(() => {
+      watch.disconnect();
+      this.wish?.unsubscribe();
+      this.lathe?.dispose();
+    });
+    afterNextRender(() => void this.begin());
+    effect(() => this.ask(this.plan(), this.cup()));
+    effect(() => {
+      const { stations } = this.cup();
+      if (this.way() === 'solid') this.lathe?.shape(stations);
+    });
+    effect(() => {
+      const field = this.field();
+      if (field && this.way() === 'solid') this.lathe?.wrap(field);
+    });
+    effect(() => this.draw());
+  }
+
+  protected key(event: KeyboardEvent): void {
+    const step = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
+    if (step === undefined) return;
+    event.preventDefault();
+    this.turn.update((turn) => turn + step * (Math.PI / 18));
+  }
+
+  protected grab(event: PointerEvent): void {
+    this.drag = event.clientX;
+    this.canvas().nativeElement.setPointerCapture(event.pointerId);
+  }
+
+  protected pull(event: PointerEvent): void {
+    if (this.drag === null) return;
+    const { scale } = this.stance();
+    const widest = radiusAt(this.cup().stations, topOf(this.cup().stations));
+    const moved = event.clientX - this.drag;
+    this.drag = event.clientX;
+    this.turn.update((turn) => turn + moved / (scale * widest));
+  }
+
+  protected letGo(): void {
+    this.drag = null;
+  }
+
+  /** three.js comes only now, and only if there is something for it to draw with. */
+  private async begin(): Promise<void> {
+    try {
+      const { LatheCup } = await import('./lathe-cup');
+      this.lathe = new LatheCup(this.canvas().nativeElement);
+      this.way.set('solid');
+    } catch {
+      // No WebGL here: the same picture, painted point by point.
+      this.way.set('flat');
+    }
+  }
+
+  private ask(plan: Plan, cup: Cup): void {
+    this.busy.set(true);
+    this.wish?.unsubscribe();
+    this.wish = this.flakes.picture('cup', { what: 'cup', plan: fieldPlanOf(plan), cup, pixelsPerMm: GRAIN }).subscribe({
+      next: (field) => {
+        this.field.set(field);
+        this.busy.set(false);
+      },
+      error: (error: unknown) => this.notices.failed(error),
+    });
+  }
+
+  private draw(): void {
+    const { width, height } = this.size();
+    const stance = this.stance();
+    const field = this.field();
+    const way = this.way();
+    const turn = this.turn();
+    if (!field || width === 0 || way === null) return;
+    const canvas = this.canvas().nativeElement;
+    if (way === 'solid') this.lathe?.draw(width, height, this.dots, stance, turn);
+    else {
+      canvas.width = width * this.dots;
+      canvas.height = height * this.dots;
+      const context = canvas.getContext('2d');
+      const { scale, axis, ground } = stance;
+      if (context) paintCup(context, field, this.cup().stations, { scale: scale * this.dots, axis: axis * this.dots, ground: ground * this.dots }, turn);
+    }
+    canvas.dataset['painted'] = way;
+  }
+}

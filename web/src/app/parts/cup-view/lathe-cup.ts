@@ -1,0 +1,106 @@
+import type { FlakeField, Station } from '@aurantia/core';
+import {
+  AmbientLight, BackSide, CanvasTexture, Color, DirectionalLight, DoubleSide, LatheGeometry, LinearFilter, LinearMipmapLinearFilter,
+  Mesh, MeshBasicMaterial, MeshStandardMaterial, OrthographicCamera, RepeatWrapping, RingGeometry, Scene, SRGBColorSpace, Vector2, WebGLRenderer,
+} from 'three';
+import { LOOK_DOWN, radiusAt, topOf, type Stance } from './projection';
+
+const ROUND = 128;
+
+/** The cup as a turned solid on the graphics card, in true proportions from its stations. */
+export class LatheCup {
+  private readonly renderer: WebGLRenderer;
+  private readonly scene = new Scene();
+  private readonly camera = new OrthographicCamera();
+  private readonly wallMaterial = new MeshStandardMaterial({ roughness: 0.34, metalness: 0 });
+  private wall: Mesh | null = null;
+  private readonly furniture: Mesh[] = [];
+
+  /** @throws Error where there is no WebGL; the caller then paints flat */
+  constructor(canvas: HTMLCanvasElement) {
+    this.renderer = new WebGLRenderer({ canvas, alpha: true, antialias: true });
+    this.renderer.setClearColor(new Color(0, 0, 0), 0);
+    const window = new DirectionalLight(0xfff6e8, 2.1);
+    window.position.set(-2.2, 1.4, 3);
+    const lamp = new DirectionalLight(0xffffff, 0.5);
+    lamp.position.set(3, 0.5, 1.5);
+    this.scene.add(new AmbientLight(0xffffff, 1.35), window, lamp);
+  }
+
+  shape(stations: readonly Station[]): void {
+    this.clear();
+    const top = topOf(stations);
+    const profile = stations.flatMap((station, index) => {
+      const next = stations.at(index + 1);
+      // A few rings between stations, so that light rolls round the bends.
+      return Array.from({ length: next ? 12 : 1 }, (_, step) => {
+        const height = next ? station.height + ((next.height - station.height) * step) / 12 : station.height;
+        return new Vector2(radiusAt(stations, height), height);
+      });
+    });
+    const geometry = new LatheGeometry(profile, ROUND, Math.PI, 2 * Math.PI);
+    const uv = geometry.getAttribute('uv');
+    const position = geometry.getAttribute('position');
+    for (let i = 0; i < uv.count; i += 1) uv.setY(i, position.getY(i) / top);
+    this.wall = new Mesh(geometry, this.wallMaterial);
+    const inside = new Mesh(new LatheGeometry(profile.map(({ x, y }) => new Vector2(x - 1.5, y)), ROUND), new MeshBasicMaterial({ color: 0x5f666b, side: BackSide }));
+    const rim = radiusAt(stations, top);
+    const lip = new Mesh(new RingGeometry(rim - 2.4, rim + 0.4, ROUND), new MeshStandardMaterial({ color: 0xd4d8dc, roughness: 0.25, metalness: 0.2, side: DoubleSide }));
+    lip.rotation.x = -Math.PI / 2;
+    lip.position.y = top + 0.1;
+    this.furniture.push(inside, lip);
+    this.scene.add(this.wall, inside, lip);
+  }
+
+  wrap(field: FlakeField): void {
+    const picture = document.createElement('canvas');
+    picture.width = field.width;
+    picture.height = field.height;
+    picture.getContext('2d')?.putImageData(new ImageData(field.pixels, field.width, field.height), 0, 0);
+    const texture = new CanvasTexture(picture);
+    texture.colorSpace = SRGBColorSpace;
+    texture.wrapS = RepeatWrapping;
+    texture.minFilter = LinearMipmapLinearFilter;
+    texture.magFilter = LinearFilter;
+    texture.anisotropy = 4;
+    this.wallMaterial.map?.dispose();
+    this.wallMaterial.map = texture;
+    this.wallMaterial.needsUpdate = true;
+  }
+
+  /** Draws the cup at a stance, pixels of the canvas, turned by radians. */
+  draw(width: number, height: number, dots: number, stance: Stance, turn: number): void {
+    this.renderer.setPixelRatio(dots);
+    this.renderer.setSize(width, height, false);
+    const { scale, axis, ground } = stance;
+    // mm on the plane that faces the eye, the foot's centre at its origin
+    this.camera.left = -axis / scale;
+    this.camera.right = (width - axis) / scale;
+    this.camera.top = ground / scale;
+    this.camera.bottom = -(height - ground) / scale;
+    this.camera.near = 1;
+    this.camera.far = 4000;
+    this.camera.position.set(0, 1500 * Math.sin(LOOK_DOWN), 1500 * Math.cos(LOOK_DOWN));
+    this.camera.lookAt(0, 0, 0);
+    this.camera.updateProjectionMatrix();
+    if (this.wall) this.wall.rotation.y = turn;
+    this.renderer.render(this.scene, this.camera);
+  }
+
+  dispose(): void {
+    this.clear();
+    this.wallMaterial.map?.dispose();
+    this.wallMaterial.dispose();
+    this.renderer.dispose();
+  }
+
+  private clear(): void {
+    for (const mesh of [this.wall, ...this.furniture]) {
+      if (!mesh) continue;
+      this.scene.remove(mesh);
+      mesh.geometry.dispose();
+    }
+    this.furniture.length = 0;
+    this.wall = null;
+  }
+}

@@ -1,0 +1,89 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
+import { amountFigure, amountUnit, readMeasure, tidy } from '@aurantia/core';
+import { WorkshopMemory } from '../../services/workshop';
+
+/** An amount that goes up and down by the maker's spoon, by button, arrow keys or typing. */
+@Component({
+  selector: 'au-stepper',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="stepper" role="group" [attr.aria-label]="label()">
+      <button type="button" tabindex="-1" [attr.aria-label]="'Less ' + label()" (click)="step(-1)" [disabled]="value() <= least()">−</button>
+      <input
+        [value]="text()"
+        inputmode="decimal"
+        autocomplete="off"
+        [attr.aria-label]="label() + ', ' + unit()"
+        [attr.aria-invalid]="wrong() ? true : null"
+        (change)="typed($any($event.target).value)"
+        (keydown.arrowUp)="step(1); $event.preventDefault()"
+        (keydown.arrowDown)="step(-1); $event.preventDefault()"
+      />
+      <button type="button" tabindex="-1" [attr.aria-label]="'More ' + label()" (click)="step(1)">+</button>
+    </div>
+    @if (wrong()) {
+      <span class="wrong-note" role="alert">{{ wrong() }}</span>
+    }
+  `,
+  styles: `
+    .stepper {
+      display: inline-flex;
+      align-items: stretch;
+      height: 32px;
+      border: 1px solid #dccbb3;
+      border-radius: 7px;
+      background: var(--sheet);
+    }
+    .stepper:focus-within {
+      border-color: var(--peel);
+    }
+    button {
+      width: 28px;
+      border: 0;
+      background: none;
+      cursor: pointer;
+      color: var(--soft);
+      font-weight: 600;
+    }
+    button:hover:not(:disabled) {
+      color: var(--peel);
+    }
+    button:disabled {
+      opacity: 0.4;
+    }
+    input {
+      width: 48px;
+      border: 0;
+      background: none;
+      text-align: center;
+      font-weight: 700;
+    }
+  `,
+})
+export class AmountStepper {
+  private readonly memory = inject(WorkshopMemory);
+  readonly label = input.required<string>();
+  readonly value = input.required<number>();
+  readonly gramsPerMl = input(1);
+  readonly refused = input<string | null>(null);
+  readonly valueChange = output<number>();
+
+  private readonly unread = linkedSignal<number, string | null>({ source: this.value, computation: () => null });
+  protected readonly wrong = computed(() => this.unread() ?? this.refused());
+  protected readonly least = computed(() => this.memory.settings().spoonStep);
+  protected readonly unit = computed(() => amountUnit(this.memory.units()));
+  protected readonly text = computed(() => amountFigure(this.value(), this.memory.units(), this.gramsPerMl()));
+
+  protected step(direction: 1 | -1): void {
+    const spoon = this.least();
+    const steps = direction > 0 ? Math.floor(this.value() / spoon + 1e-6) + 1 : Math.ceil(this.value() / spoon - 1e-6) - 1;
+    if (steps >= 1) this.valueChange.emit(tidy(steps * spoon));
+  }
+
+  protected typed(text: string): void {
+    if (text.trim() === this.text()) return this.unread.set(null);
+    const ml = readMeasure(text, 'ml', this.memory.units(), this.gramsPerMl());
+    this.unread.set(ml === null ? 'Type a number.' : null);
+    if (ml !== null) this.valueChange.emit(tidy(ml));
+  }
+}

@@ -1,0 +1,127 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output, signal } from '@angular/core';
+import { amountFigure, amountUnit, fahrenheitOf, lengthFigure, readMeasure, tidy, type Measure, type Units } from '@aurantia/core';
+import { WorkshopMemory } from '../../services/workshop';
+
+let made = 0;
+
+/** A typed figure in the maker's units. What can't be read or taken gets a sentence; the last good value stays. */
+@Component({
+  selector: 'au-number',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="field" [class.wrong]="wrong()">
+      <label [attr.for]="id" [class.unseen]="bare()">{{ label() }}</label>
+      <div class="box">
+        <input
+          [id]="id"
+          [value]="text()"
+          inputmode="decimal"
+          autocomplete="off"
+          [attr.aria-invalid]="wrong() ? true : null"
+          [attr.aria-describedby]="wrong() ? id + 'why' : null"
+          (change)="typed($any($event.target).value)"
+          (keydown.enter)="typed($any($event.target).value)"
+          (keydown.escape)="again($any($event.target))"
+        />
+        @if (unit()) {
+          <span aria-hidden="true">{{ unit() }}</span>
+        }
+      </div>
+      @if (wrong()) {
+        <span class="wrong-note" role="alert" [id]="id + 'why'">{{ wrong() }}</span>
+      }
+    </div>
+  `,
+  styles: `
+    .box {
+      position: relative;
+    }
+    .box span {
+      position: absolute;
+      right: 9px;
+      top: 8px;
+      color: var(--soft);
+      pointer-events: none;
+      font-size: 13px;
+    }
+    input {
+      font-weight: 600;
+      padding-right: 34px;
+    }
+  `,
+})
+export class NumberField {
+  private readonly memory = inject(WorkshopMemory);
+  readonly label = input.required<string>();
+  readonly value = input.required<number | null>();
+  readonly measure = input<Measure>('plain');
+  readonly gramsPerMl = input(1);
+  readonly unitName = input('');
+  readonly digits = input(2);
+  /** label only for those who can't see the column it stands in */
+  readonly bare = input(false);
+  readonly optional = input(false);
+  /** what the owner says about the value it was last given, null when it was taken */
+  readonly refused = input<string | null>(null);
+  readonly valueChange = output<number | null>();
+
+  protected readonly id = `number-${(made += 1)}`;
+  private readonly unread = linkedSignal<number | null, string | null>({ source: this.value, computation: () => null });
+  private readonly kept = signal<string | null>(null);
+  protected readonly wrong = computed(() => this.unread() ?? this.refused());
+  protected readonly unit = computed(() => this.unitName() || unitOf(this.measure(), this.memory.units()));
+  protected readonly text = computed(() => {
+    const value = this.value();
+    if (this.wrong() && this.kept() !== null) return this.kept() ?? '';
+    return value === null ? '' : figureOf(value, this.measure(), this.memory.units(), this.gramsPerMl(), this.digits());
+  });
+
+  protected typed(text: string): void {
+    if (text.trim() === this.text() && !this.wrong()) return;
+    this.kept.set(text);
+    if (text.trim() === '' && this.optional()) {
+      this.unread.set(null);
+      this.valueChange.emit(null);
+      return;
+    }
+    const read = readMeasure(text, this.measure(), this.memory.units(), this.gramsPerMl());
+    this.unread.set(read === null ? 'Type a number, like 62 or 4.5.' : null);
+    if (read !== null) this.valueChange.emit(tidy(read));
+  }
+
+  protected again(field: HTMLInputElement): void {
+    this.kept.set(null);
+    this.unread.set(null);
+    field.value = this.text();
+  }
+}
+
+function unitOf(measure: Measure, units: Units): string {
+  switch (measure) {
+    case 'length':
+      return units.length === 'mm' ? 'mm' : 'in';
+    case 'ml':
+      return amountUnit(units);
+    case 'temperature':
+      return units.temperature === 'celsius' ? '°C' : '°F';
+    case 'percent':
+      return '%';
+    case 'plain':
+      return '';
+  }
+}
+
+function figureOf(value: number, measure: Measure, units: Units, gramsPerMl: number, digits: number): string {
+  switch (measure) {
+    case 'length':
+      return lengthFigure(value, units);
+    case 'ml':
+      return amountFigure(value, units, gramsPerMl);
+    case 'temperature':
+      return String(Number((units.temperature === 'celsius' ? value : fahrenheitOf(value)).toFixed(1)));
+    case 'percent':
+      return String(Number((value * 100).toFixed(digits)));
+    case 'plain':
+      return String(Number(value.toFixed(digits)));
+  }
+}
