@@ -1,14 +1,43 @@
 import cases from './data/reference-cases.json';
 import {
-  baseArea, circumferenceAt, coverage, cureFactor, deltaE2000, dyeFilm, evenFade, evenThinning, facePerMl, faceShares,
-  flakeRain, flakesPerMl, flattenBand, glitterFill, gramsPerMl, hexOf, keptDepth, labOf, layOver, mlForCoverage, pearlFilm,
-  pigmentFilm, reflectanceOf, resinMix, ringOrder, wallArea, wallLength, type Glitter, type Lab, type Part,
+  baseArea,
+  circumferenceAt,
+  coverage,
+  cureFactor,
+  deltaE2000,
+  dyeFilm,
+  evenFade,
+  evenThinning,
+  facePerMl,
+  faceShares,
+  flakeRain,
+  flakesPerMl,
+  flattenBand,
+  glitterFill,
+  gramsPerMl,
+  hexOf,
+  keptDepth,
+  labOf,
+  layOver,
+  mlForCoverage,
+  pearlFilm,
+  pigmentFilm,
+  reflectanceOf,
+  resinMix,
+  ringOrder,
+  wallArea,
+  wallLength,
+  type Glitter,
+  type Lab,
+  type Part,
 } from '../src';
 
 const glitters = cases.glitters as Record<string, Glitter & { facePerMl: number; flakesPerMl: number; weightOf10ml: number }>;
 const partsOf = (rows: (string | number)[][]): Part[] => rows.map(([name, ml]) => ({ glitter: glitters[name], ml: Number(ml) }));
-const within = (value: number, wanted: number, share: number) => expect(Math.abs(value - wanted)).toBeLessThanOrEqual(Math.abs(wanted) * share + 1e-9);
-const sameColour = (hex: string, wanted: string) => expect(deltaE2000(labOf(reflectanceOf(hex)), labOf(reflectanceOf(wanted)))).toBeLessThan(0.3);
+const within = (value: number, wanted: number, share: number) =>
+  expect(Math.abs(value - wanted)).toBeLessThanOrEqual(Math.abs(wanted) * share + 1e-9);
+const sameColour = (hex: string, wanted: string) =>
+  expect(deltaE2000(labOf(reflectanceOf(hex)), labOf(reflectanceOf(wanted)))).toBeLessThan(0.3);
 
 describe('surface', () => {
   const { geometry } = cases;
@@ -44,19 +73,27 @@ describe('glitter', () => {
     within(mlForCoverage([{ glitter: glitters[glitter], ml: 1 }], share, area), ml, 0.001);
     faceShares(partsOf(cases.faceShares.parts)).forEach((value, i) => expect(value).toBeCloseTo(cases.faceShares.shares[i], 3));
   });
-  test.each(cases.kept)('$poured poured on a hold of $hold', (row) => expect(keptDepth(row.poured, row.hold)).toBeCloseTo(row.kept, 3));
+  test.each(cases.kept)('$poured poured on a hold of $hold', (row) =>
+    expect(keptDepth(row.poured, row.hold)).toBeCloseTo(row.kept, 3),
+  );
   test.each(cases.flakeRain)('rain $parts at $depth over $over', (row) => {
     sameColour(hexOf(flakeRain(partsOf(row.parts), row.depth, reflectanceOf(row.over))), row.hex);
   });
 });
 
 describe('films', () => {
-  test.each(cases.dyeFilm)('dye $colour ×$amount over $over', (row) => sameColour(hexOf(layOver(dyeFilm(row.colour, row.amount), reflectanceOf(row.over))), row.hex));
+  test.each(cases.dyeFilm)('dye $colour ×$amount over $over', (row) =>
+    sameColour(hexOf(layOver(dyeFilm(row.colour, row.amount), reflectanceOf(row.over))), row.hex),
+  );
   test.each(cases.pigmentFilm)('pigment $hiding ×$amount over $over', (row) =>
-    sameColour(hexOf(layOver(pigmentFilm(row.colour, row.hiding, row.amount), reflectanceOf(row.over))), row.hex));
+    sameColour(hexOf(layOver(pigmentFilm(row.colour, row.hiding, row.amount), reflectanceOf(row.over))), row.hex),
+  );
   test.each(cases.pearlFilm)('pearl $strength ×$amount over $over', (row) =>
-    sameColour(hexOf(layOver(pearlFilm(row.colour, row.strength, row.amount), reflectanceOf(row.over))), row.hex));
-  test.each(cases.deltaE2000)('difference $value', (row) => expect(deltaE2000(row.a as unknown as Lab, row.b as unknown as Lab)).toBeCloseTo(row.value, 4));
+    sameColour(hexOf(layOver(pearlFilm(row.colour, row.strength, row.amount), reflectanceOf(row.over))), row.hex),
+  );
+  test.each(cases.deltaE2000)('difference $value', (row) =>
+    expect(deltaE2000(row.a as unknown as Lab, row.b as unknown as Lab)).toBeCloseTo(row.value, 4),
+  );
 });
 
 describe('fades and rings', () => {

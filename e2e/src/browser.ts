@@ -17,11 +17,21 @@ export async function openBrowser(graphics = true): Promise<Browser> {
   const options = new Options();
   options.setBinaryPath('/usr/bin/chromium');
   options.addArguments(
-    '--headless=new', '--no-sandbox', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync',
+    '--headless=new',
+    '--no-sandbox',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
     `--user-data-dir=${mkdtempSync(join(tmpdir(), 'aurantia-chromium-'))}`,
     ...(graphics ? ['--use-angle=swiftshader', '--enable-unsafe-swiftshader', '--ignore-gpu-blocklist'] : ['--disable-3d-apis']),
   );
-  const driver = await new Builder().forBrowser('chrome').setChromeOptions(options).setChromeService(new ServiceBuilder('/usr/bin/chromedriver')).build();
+  const driver = await new Builder()
+    .forBrowser('chrome')
+    .setChromeOptions(options)
+    .setChromeService(new ServiceBuilder('/usr/bin/chromedriver'))
+    .build();
   const browser = driver as unknown as Browser;
   await resize(browser, 1280, 800);
   return browser;
@@ -83,7 +93,10 @@ export async function type(browser: Browser, name: string, text: string): Promis
 export async function reads(browser: Browser, text: string | RegExp, css = 'body'): Promise<void> {
   await browser.wait(
     async () => {
-      const shown = await browser.executeScript<string>('return [...document.querySelectorAll(arguments[0])].map((e) => e.innerText).join("\\n")', css);
+      const shown = await browser.executeScript<string>(
+        'return [...document.querySelectorAll(arguments[0])].map((e) => e.innerText).join("\\n")',
+        css,
+      );
       return typeof text === 'string' ? shown.includes(text) : text.test(shown);
     },
     PATIENCE,
@@ -92,9 +105,16 @@ export async function reads(browser: Browser, text: string | RegExp, css = 'body
 }
 
 /** Waits until every picture of flakes is painted. */
-export async function painted(browser: Browser, css = 'au-cup-view canvas, au-cup-figure canvas, au-swatch canvas'): Promise<void> {
+export async function painted(
+  browser: Browser,
+  css = 'au-cup-view canvas, au-cup-figure canvas, au-swatch canvas',
+): Promise<void> {
   await browser.wait(
-    () => browser.executeScript<boolean>('const all = [...document.querySelectorAll(arguments[0])]; return all.length > 0 && all.every((c) => c.dataset.painted) && !document.querySelector(".busy")', css),
+    () =>
+      browser.executeScript<boolean>(
+        'const all = [...document.querySelectorAll(arguments[0])]; return all.length > 0 && all.every((c) => c.dataset.painted) && !document.querySelector(".busy")',
+        css,
+      ),
     PATIENCE * 2,
     'the flakes never settle',
   );

@@ -20,7 +20,11 @@ export class Program {
   async start(): Promise<string> {
     const port = this.address ? new URL(this.address).port : '0';
     const words = ['--import', 'tsx', 'server/src/commands/serve.ts', ...(this.demo ? ['--demo'] : [])];
-    const child = spawn(process.execPath, words, { cwd: ROOT, env: { ...process.env, AURANTIA_DATA: this.folder, AURANTIA_PORT: port }, stdio: ['ignore', 'pipe', 'inherit'] });
+    const child = spawn(process.execPath, words, {
+      cwd: ROOT,
+      env: { ...process.env, AURANTIA_DATA: this.folder, AURANTIA_PORT: port },
+      stdio: ['ignore', 'pipe', 'inherit'],
+    });
     this.child = child;
     this.address = await new Promise<string>((resolve, reject) => {
       child.once('exit', (code) => reject(new Error(`The program ended with ${code} before it was ready.`)));

@@ -37,7 +37,10 @@ export interface Rule {
 }
 
 /** The steps of some kinds, typed as such. */
-export function stepsOfKind<Kind extends CoatKindName>(facts: Facts, ...kinds: readonly Kind[]): readonly (Step & { coat: CoatOf<Kind>; index: number })[] {
+export function stepsOfKind<Kind extends CoatKindName>(
+  facts: Facts,
+  ...kinds: readonly Kind[]
+): readonly (Step & { coat: CoatOf<Kind>; index: number })[] {
   return facts.steps.flatMap((step, index) =>
     (kinds as readonly string[]).includes(step.coat.kind) ? [{ ...step, coat: step.coat as CoatOf<Kind>, index }] : [],
   );
@@ -48,4 +51,5 @@ export const areasWhere = (facts: Facts, holds: (area: AreaId) => boolean): read
   facts.areas.areas.filter((area) => area.area > 0 && holds(area.id)).map((area) => area.name);
 
 /** Whether a coat reaches a place. */
-export const reaches = (coat: { on: 'all' | readonly string[] }, place: string): boolean => coat.on === 'all' || coat.on.includes(place);
+export const reaches = (coat: { on: 'all' | readonly string[] }, place: string): boolean =>
+  coat.on === 'all' || coat.on.includes(place);

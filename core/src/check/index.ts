@@ -16,8 +16,19 @@ import { unsealedGlitter } from './rules/unsealed-glitter';
 
 /** Every rule of the check; one file a subject. */
 export const rules: readonly Rule[] = [
-  missingItem, glitterWithoutGlue, thickFilm, decalOnGlitter, sandIntoFlakes, inkLoad,
-  unsealedGlitter, pressChunky, chunkyGlue, fastGlue, aboveLip, room, notEnough,
+  missingItem,
+  glitterWithoutGlue,
+  thickFilm,
+  decalOnGlitter,
+  sandIntoFlakes,
+  inkLoad,
+  unsealedGlitter,
+  pressChunky,
+  chunkyGlue,
+  fastGlue,
+  aboveLip,
+  room,
+  notEnough,
 ];
 
 const order: Record<FindingLevel, number> = { stop: 0, look: 1, tip: 2 };

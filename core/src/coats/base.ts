@@ -39,7 +39,10 @@ export const base: CoatKind<'base'> = {
         area: areaOf(places, context),
         thickness: coat.passes * PAINT_FILM,
         handsOn: 5 + 5 * coat.passes,
-        wait: { minutes: (paint?.dryMinutes ?? 60) * coat.passes, until: 'dry, also under a fingernail; overnight before strong tape' },
+        wait: {
+          minutes: (paint?.dryMinutes ?? 60) * coat.passes,
+          until: 'dry, also under a fingernail; overnight before strong tape',
+        },
         cautions: ['Spray outdoors or in a booth, with a respirator for organic vapour.'],
       }),
     };

@@ -65,7 +65,17 @@ export interface CoatKind<Kind extends CoatKindName> {
 
 /** A body with everything a coat needn't have left empty. */
 export function bodyOf(body: Pick<CoatBody, 'title' | 'does' | 'waitsFor' | 'handsOn' | 'wait'> & Partial<CoatBody>): CoatBody {
-  return { where: 'the whole cup', needs: [], area: null, thickness: null, mix: null, pours: [], drops: null, cautions: [], ...body };
+  return {
+    where: 'the whole cup',
+    needs: [],
+    area: null,
+    thickness: null,
+    mix: null,
+    pours: [],
+    drops: null,
+    cautions: [],
+    ...body,
+  };
 }
 
 export function placesOf(on: CoatedWhere, context: CoatContext): readonly string[] {

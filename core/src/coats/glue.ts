@@ -23,7 +23,9 @@ export const glue: CoatKind<'glue'> = {
     const resin = facts?.film && coat.resin ? itemOf(context.shelf, coat.resin, 'resin') : undefined;
     const open = item?.open ?? null;
     const holds = item ? `Holds glitter ${item.hold} flakes deep a pass` : 'Nothing is known of this glue';
-    const time = open ? `takes glitter for ${open[0] === open[1] ? durationText(open[0]) : `${open[0]}–${open[1]} min`}` : 'stays sticky for hours';
+    const time = open
+      ? `takes glitter for ${open[0] === open[1] ? durationText(open[0]) : `${open[0]}–${open[1]} min`}`
+      : 'stays sticky for hours';
     return {
       grounds: changedGrounds(grounds, places, (ground) => ({
         ...ground,
@@ -42,9 +44,12 @@ export const glue: CoatKind<'glue'> = {
         mix: resin && facts?.film ? mixFor(resin, area, facts.film, 0, context) : null,
         handsOn: 8,
         wait: { minutes: 0, until: 'at once: glitter goes into it while it is soft' },
-        cautions: item?.way === 'spray adhesive' || item?.way === 'clear spray'
-          ? ['Spray outdoors or in a booth, respirator on, no flame near.']
-          : resin ? ['Nitrile gloves, eye protection and air; resin isn’t for bare skin.'] : [],
+        cautions:
+          item?.way === 'spray adhesive' || item?.way === 'clear spray'
+            ? ['Spray outdoors or in a booth, respirator on, no flame near.']
+            : resin
+              ? ['Nitrile gloves, eye protection and air; resin isn’t for bare skin.']
+              : [],
       }),
     };
   },

@@ -44,7 +44,11 @@ export const bareGround = (hex: string): Ground => ({
 });
 
 /** The grounds with some places changed. */
-export function changedGrounds(grounds: Grounds, places: readonly string[], change: (ground: Ground, place: string) => Ground): Grounds {
+export function changedGrounds(
+  grounds: Grounds,
+  places: readonly string[],
+  change: (ground: Ground, place: string) => Ground,
+): Grounds {
   const next: Record<string, Ground> = { ...grounds };
   for (const place of places) next[place] = change(grounds[place], place);
   return next;

@@ -33,7 +33,13 @@ export const ink: CoatKind<'ink'> = {
     const film = inkItem && drops.drops > 0 ? inkFilm(inkItem, drops.load, coat.thickness) : null;
     const laid = underResin(grounds, places, coat.thickness);
     return {
-      grounds: film ? changedGrounds(laid, places, (ground) => ({ ...ground, spectrum: layOver(film, ground.spectrum), look: [...ground.look, filmLook(film)] })) : laid,
+      grounds: film
+        ? changedGrounds(laid, places, (ground) => ({
+            ...ground,
+            spectrum: layOver(film, ground.spectrum),
+            look: [...ground.look, filmLook(film)],
+          }))
+        : laid,
       body: bodyOf({
         title: `Tinted resin: ${inkItem?.name ?? 'an ink no longer on the shelf'}`,
         where: whereText(coat.on, context),

@@ -60,7 +60,10 @@ export const mixingText = (item: ItemOf<'resin'> | undefined): string =>
   `Measure A and B, stir together 3 min. Spread foot to rim with the flat of the glove${item ? `; on the cup within ${durationText(item.potLife)}` : ''}. Look again after 12 min for runs.`;
 
 export const resinNeeds = (item: ItemOf<'resin'> | undefined): readonly string[] => [
-  item?.name ?? 'the resin', 'two measures, a pot, a stick', 'gloves', 'turner',
+  item?.name ?? 'the resin',
+  'two measures, a pot, a stick',
+  'gloves',
+  'turner',
 ];
 
 /** Resin takes the next coat while it is tacky, or once it can be sanded; in between it bonds badly. */

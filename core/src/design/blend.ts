@@ -5,7 +5,10 @@ import { areaIdSchema } from './area';
 /** So many ml of one glitter off the shelf, for one pour over the whole area. */
 const partSchema = z.strictObject({
   item: shelfItemIdSchema,
-  ml: z.number({ error: 'Give the amount in ml.' }).positive('An amount is above zero; take the glitter out instead.').max(500, 'No cup takes over 500 ml of one glitter.'),
+  ml: z
+    .number({ error: 'Give the amount in ml.' })
+    .positive('An amount is above zero; take the glitter out instead.')
+    .max(500, 'No cup takes over 500 ml of one glitter.'),
 });
 
 /** What is poured on an area, each pass. */
@@ -15,6 +18,9 @@ export const blendSchema = z.strictObject({
     .array(partSchema)
     .min(1, 'A blend of nothing covers nothing. Add a glitter or take the blend out.')
     .max(15, 'Fifteen glitters are the most a blend takes.')
-    .refine((parts) => new Set(parts.map((part) => part.item)).size === parts.length, 'A glitter is in this blend twice. Add their amounts up.'),
+    .refine(
+      (parts) => new Set(parts.map((part) => part.item)).size === parts.length,
+      'A glitter is in this blend twice. Add their amounts up.',
+    ),
 });
 export type Blend = z.infer<typeof blendSchema>;

@@ -17,7 +17,13 @@ export function withArea(design: Design, id: AreaId, kind: Area['kind']): Design
 export function withBandsEven(design: Design, ids: readonly AreaId[]): Design {
   const top = coatedHeight(design.cup);
   const edge = (index: number) => (index === ids.length ? top : Math.round((top * index) / ids.length));
-  const bands = ids.map((id, index): Band => ({ kind: 'band', id, name: `Band ${index + 1}`, from: edge(index), to: edge(index + 1) }));
+  const bands = ids.map((id, index): Band => ({
+    kind: 'band',
+    id,
+    name: `Band ${index + 1}`,
+    from: edge(index),
+    to: edge(index + 1),
+  }));
   const cleared = bandsOf(design).reduce((rest, band) => withoutArea(rest, band.id), design);
   return { ...cleared, areas: [...bands, ...cleared.areas] };
 }

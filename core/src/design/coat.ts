@@ -17,8 +17,20 @@ const mm = z.number().min(1, 'At least 1 mm.').max(800, 'At most 800 mm.');
 
 export const coatSchemas = {
   prep: z.strictObject({ kind: z.literal('prep'), ...shared }),
-  base: z.strictObject({ kind: z.literal('base'), ...shared, on: onSchema, paint: shelfItemIdSchema, passes: z.int().min(1).max(6) }),
-  glue: z.strictObject({ kind: z.literal('glue'), ...shared, on: onSchema, glue: shelfItemIdSchema, resin: shelfItemIdSchema.nullable() }),
+  base: z.strictObject({
+    kind: z.literal('base'),
+    ...shared,
+    on: onSchema,
+    paint: shelfItemIdSchema,
+    passes: z.int().min(1).max(6),
+  }),
+  glue: z.strictObject({
+    kind: z.literal('glue'),
+    ...shared,
+    on: onSchema,
+    glue: shelfItemIdSchema,
+    resin: shelfItemIdSchema.nullable(),
+  }),
   glitter: z.strictObject({ kind: z.literal('glitter'), ...shared, on: onSchema }),
   press: z.strictObject({ kind: z.literal('press'), ...shared, on: onSchema }),
   seal: z.strictObject({ kind: z.literal('seal'), ...shared, on: onSchema, passes: z.int().min(1).max(4) }),
@@ -43,15 +55,28 @@ export const coatSchemas = {
     /** mm above the foot */
     centre: z.number().min(0, 'The centre is above the foot.').max(600, 'No cup is over 600 mm tall.'),
   }),
-  rest: z.strictObject({ kind: z.literal('rest'), ...shared, hours: z.number().min(1, 'At least an hour.').max(1000, 'At most 1000 hours.') }),
+  rest: z.strictObject({
+    kind: z.literal('rest'),
+    ...shared,
+    hours: z.number().min(1, 'At least an hour.').max(1000, 'At most 1000 hours.'),
+  }),
 } as const;
 
 /** One step of the work, in the order it is done. Films mm, loads % by volume. */
 export const coatSchema = z.discriminatedUnion(
   'kind',
   [
-    coatSchemas.prep, coatSchemas.base, coatSchemas.glue, coatSchemas.glitter, coatSchemas.press, coatSchemas.seal,
-    coatSchemas.resin, coatSchemas.ink, coatSchemas.sand, coatSchemas.decal, coatSchemas.rest,
+    coatSchemas.prep,
+    coatSchemas.base,
+    coatSchemas.glue,
+    coatSchemas.glitter,
+    coatSchemas.press,
+    coatSchemas.seal,
+    coatSchemas.resin,
+    coatSchemas.ink,
+    coatSchemas.sand,
+    coatSchemas.decal,
+    coatSchemas.rest,
   ],
   { error: `A coat is one of: ${Object.keys(coatSchemas).join(', ')}.` },
 );

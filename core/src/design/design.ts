@@ -12,7 +12,9 @@ export type DesignId = z.infer<typeof designIdSchema>;
 /** The document: everything a maker decides about a cup, and nothing that can be worked out. */
 export const designSchema = z
   .strictObject({
-    version: z.literal(DESIGN_VERSION, { error: `This design is of another version; this program reads version ${DESIGN_VERSION}.` }),
+    version: z.literal(DESIGN_VERSION, {
+      error: `This design is of another version; this program reads version ${DESIGN_VERSION}.`,
+    }),
     id: designIdSchema,
     name: z.string().trim().min(1, 'Give the design a name.').max(80, 'Keep the design’s name under 80 letters.'),
     note: z.string().max(2000, 'Keep the note under 2000 letters.').default(''),
@@ -30,7 +32,7 @@ export const designSchema = z
   });
 export type Design = z.infer<typeof designSchema>;
 
-type CrossFault = { readonly path: readonly (string | number)[]; readonly sentence: string };
+interface CrossFault { readonly path: readonly (string | number)[]; readonly sentence: string }
 
 /** What is wrong between parts of a design that are each sound on their own. */
 function crossFaults(design: Pick<Design, 'cup' | 'areas' | 'blends' | 'coats'>): readonly CrossFault[] {
@@ -49,7 +51,8 @@ function crossFaults(design: Pick<Design, 'cup' | 'areas' | 'blends' | 'coats'>)
   const blended = new Set<string>();
   design.blends.forEach((blend, index) => {
     if (!ids.has(blend.area)) faults.push({ path: ['blends', index, 'area'], sentence: `No area has the id “${blend.area}”.` });
-    if (blended.has(blend.area)) faults.push({ path: ['blends', index, 'area'], sentence: `The area “${blend.area}” has two blends.` });
+    if (blended.has(blend.area))
+      faults.push({ path: ['blends', index, 'area'], sentence: `The area “${blend.area}” has two blends.` });
     blended.add(blend.area);
   });
   const coatIds = new Set<string>();
@@ -58,7 +61,8 @@ function crossFaults(design: Pick<Design, 'cup' | 'areas' | 'blends' | 'coats'>)
     coatIds.add(coat.id);
     if (!('on' in coat) || coat.on === 'all') return;
     const missing = coat.on.find((id) => !ids.has(id));
-    if (missing) faults.push({ path: ['coats', index, 'on'], sentence: `This coat goes on “${missing}”, which is no area of the design.` });
+    if (missing)
+      faults.push({ path: ['coats', index, 'on'], sentence: `This coat goes on “${missing}”, which is no area of the design.` });
   });
   return faults;
 }

@@ -16,11 +16,20 @@ const onePart = (blend: Blend): readonly Part[] => {
  * @param depth flakes deep
  * @returns `shares` of `to` by volume in each pot, `path` and `ends` in CIEDE2000
  */
-export function evenFade(from: Blend, to: Blend, pots: number, depth: number, under: Spectrum): { shares: readonly number[]; path: number; ends: number } {
+export function evenFade(
+  from: Blend,
+  to: Blend,
+  pots: number,
+  depth: number,
+  under: Spectrum,
+): { shares: readonly number[]; path: number; ends: number } {
   const [start, end] = [onePart(from), onePart(to)];
   const { at, path, ends } = evenWalk(pots, (share) =>
     flakeRain(
-      [...start.map((part) => ({ ...part, ml: part.ml * (1 - share) })), ...end.map((part) => ({ ...part, ml: part.ml * share }))],
+      [
+        ...start.map((part) => ({ ...part, ml: part.ml * (1 - share) })),
+        ...end.map((part) => ({ ...part, ml: part.ml * share })),
+      ],
       depth,
       under,
     ),
@@ -32,7 +41,12 @@ export function evenFade(from: Blend, to: Blend, pots: number, depth: number, un
  * Depths that thin a blend out evenly to the eye, bare first.
  * @param fullDepth flakes deep at the heavy end
  */
-export function evenThinning(parts: readonly Part[], fullDepth: number, steps: number, under: Spectrum): { depths: readonly number[]; path: number; ends: number } {
+export function evenThinning(
+  parts: readonly Part[],
+  fullDepth: number,
+  steps: number,
+  under: Spectrum,
+): { depths: readonly number[]; path: number; ends: number } {
   const { at, path, ends } = evenWalk(steps, (share) => flakeRain(parts, share * fullDepth, under));
   return { depths: at.map((share) => share * fullDepth), path, ends };
 }

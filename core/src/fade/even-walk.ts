@@ -25,7 +25,10 @@ export function evenWalk(stops: number, seenAt: (share: number) => Spectrum): Ev
     if (stop === 0) return 0;
     if (stop === stops - 1) return 1;
     const goal = (path * stop) / (stops - 1);
-    const upper = Math.max(1, lengths.findIndex((length) => length >= goal));
+    const upper = Math.max(
+      1,
+      lengths.findIndex((length) => length >= goal),
+    );
     const step = lengths[upper] - lengths[upper - 1];
     return (upper - 1 + (step === 0 ? 0 : (goal - lengths[upper - 1]) / step)) / SAMPLES;
   });

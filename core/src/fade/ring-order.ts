@@ -54,9 +54,10 @@ function heldKarp(cost: readonly (readonly number[])[]): number[] {
     }
   }
   let last = 0;
-  for (let i = 1; i < n - 1; i += 1) if (best[full - 1][i] + cost[i + 1][0] < best[full - 1][last] + cost[last + 1][0] - 1e-12) last = i;
+  for (let i = 1; i < n - 1; i += 1)
+    if (best[full - 1][i] + cost[i + 1][0] < best[full - 1][last] + cost[last + 1][0] - 1e-12) last = i;
   const order: number[] = [];
-  for (let visited = full - 1; last >= 0; ) {
+  for (let visited = full - 1; last >= 0;) {
     order.unshift(last + 1);
     const before = came[visited][last];
     visited &= ~(1 << last);
@@ -69,7 +70,7 @@ function heldKarp(cost: readonly (readonly number[])[]): number[] {
 function twoOpt(cost: readonly (readonly number[])[]): number[] {
   const order = [...cost.keys()];
   const n = order.length;
-  for (let better = true; better; ) {
+  for (let better = true; better;) {
     better = false;
     for (let i = 0; i < n - 2; i += 1) {
       for (let j = i + 2; j < n - (i === 0 ? 1 : 0); j += 1) {

@@ -8,7 +8,13 @@ import { seedOf } from './random';
 /** The part of a plan that the picture is made from; small enough to hand to a worker. */
 export type FieldPlan = Pick<Plan, 'design' | 'surface' | 'areas' | 'looks' | 'bareWall'>;
 
-export const fieldPlanOf = ({ design, surface, areas, looks, bareWall }: Plan): FieldPlan => ({ design, surface, areas, looks, bareWall });
+export const fieldPlanOf = ({ design, surface, areas, looks, bareWall }: Plan): FieldPlan => ({
+  design,
+  surface,
+  areas,
+  looks,
+  bareWall,
+});
 
 /**
  * The whole wall of a planned cup as a field: rim at the top, seam at both sides.
@@ -33,7 +39,8 @@ export function cupField(plan: FieldPlan, cup: Cup, pixelsPerMm: number): FieldR
     width: columns,
     height: rows,
     rowsPerMm,
-    columnsPerMm: (row) => columns / circumferenceAt(cup.stations, Math.min(height, Math.max(0, height - (row + 0.5) / rowsPerMm))),
+    columnsPerMm: (row) =>
+      columns / circumferenceAt(cup.stations, Math.min(height, Math.max(0, height - (row + 0.5) / rowsPerMm))),
     regions,
     seed: seedOf(plan.design),
     wraps: true,

@@ -77,7 +77,15 @@ function layFilm(light: Float32Array, from: number, to: number, black: readonly 
   }
 }
 
-function dropFlakes(request: FieldRequest, region: FieldRegion, kinds: readonly LookFlake[], depth: number, light: Float32Array, touched: Uint8Array, random: () => number): number {
+function dropFlakes(
+  request: FieldRequest,
+  region: FieldRegion,
+  kinds: readonly LookFlake[],
+  depth: number,
+  light: Float32Array,
+  touched: Uint8Array,
+  random: () => number,
+): number {
   const { width, rowsPerMm, columnsPerMm } = request;
   const rows = region.toRow - region.fromRow;
   if (rows <= 0 || kinds.length === 0 || depth <= 0) return 0;
@@ -91,7 +99,10 @@ function dropFlakes(request: FieldRequest, region: FieldRegion, kinds: readonly 
   const edges = counts.map((_, k) => counts.slice(0, k + 1).reduce((a, b) => a + b, 0) / total);
   for (let flake = 0; flake < total; flake += 1) {
     const pick = random();
-    const k = Math.max(0, edges.findIndex((edge) => pick < edge));
+    const k = Math.max(
+      0,
+      edges.findIndex((edge) => pick < edge),
+    );
     const kind = kinds[k];
     const shine = shineOf(kind, random);
     let row = random() * rows;
@@ -107,7 +118,17 @@ function dropFlakes(request: FieldRequest, region: FieldRegion, kinds: readonly 
 }
 
 /** One hexagon, `cut` mm across flats, turned by an angle. */
-function stamp(request: FieldRequest, region: FieldRegion, row: number, column: number, turn: number, kind: LookFlake, shine: number, light: Float32Array, touched: Uint8Array): void {
+function stamp(
+  request: FieldRequest,
+  region: FieldRegion,
+  row: number,
+  column: number,
+  turn: number,
+  kind: LookFlake,
+  shine: number,
+  light: Float32Array,
+  touched: Uint8Array,
+): void {
   const { width, rowsPerMm, columnsPerMm, wraps } = request;
   const centre = region.fromRow + row;
   const perColumn = 1 / columnsPerMm(Math.floor(centre));

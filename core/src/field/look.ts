@@ -28,7 +28,13 @@ export function flakesLook(parts: readonly Part[], depth: number): LookLayer {
   return {
     layer: 'flakes',
     depth,
-    flakes: parts.map(({ glitter: { colour, kind, opacity, cut } }, i) => ({ rgb: linearRgbOfHex(colour), kind, opacity, cut, share: shares[i] })),
+    flakes: parts.map(({ glitter: { colour, kind, opacity, cut } }, i) => ({
+      rgb: linearRgbOfHex(colour),
+      kind,
+      opacity,
+      cut,
+      share: shares[i],
+    })),
   };
 }
 

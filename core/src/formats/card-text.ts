@@ -8,7 +8,10 @@ export function cardText(card: Card): string {
   lines.push('AREAS');
   for (const area of card.areas) {
     lines.push(`  ${area.name}  ${area.where}, ${area.size}; ${area.outcome}`);
-    for (const glitter of area.glitters) lines.push(`    ${glitter.amount.padEnd(18)} ${glitter.name}${glitter.cut ? `, ${glitter.cut}` : ''}; ${glitter.share} of what faces you`);
+    for (const glitter of area.glitters)
+      lines.push(
+        `    ${glitter.amount.padEnd(18)} ${glitter.name}${glitter.cut ? `, ${glitter.cut}` : ''}; ${glitter.share} of what faces you`,
+      );
     if (area.glitters.length > 1) lines.push(`    ${area.total.padEnd(18)} in all, each pour`);
   }
   lines.push('', 'COATS, IN ORDER');

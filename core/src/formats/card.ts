@@ -1,14 +1,41 @@
 import { healthNotes } from '../check';
 import type { Design, Settings } from '../design';
 import type { Plan, PlannedCoat } from '../plan';
-import { amountText, areaText, countText, durationText, gramText, lengthText, percentText, spanText, thicknessText, type Units } from '../units';
+import {
+  amountText,
+  areaText,
+  countText,
+  durationText,
+  gramText,
+  lengthText,
+  percentText,
+  spanText,
+  thicknessText,
+  type Units,
+} from '../units';
 
 /** The printed recipe as text in its places; every figure is already in the maker's units. */
 export interface Card {
   readonly title: string;
   readonly cup: string;
-  readonly areas: readonly { name: string; colour: string; where: string; size: string; glitters: readonly { name: string; cut: string; amount: string; share: string }[]; total: string; outcome: string }[];
-  readonly coats: readonly { number: number; title: string; where: string; amounts: readonly string[]; does: string; wait: string; cautions: readonly string[] }[];
+  readonly areas: readonly {
+    name: string;
+    colour: string;
+    where: string;
+    size: string;
+    glitters: readonly { name: string; cut: string; amount: string; share: string }[];
+    total: string;
+    outcome: string;
+  }[];
+  readonly coats: readonly {
+    number: number;
+    title: string;
+    where: string;
+    amounts: readonly string[];
+    does: string;
+    wait: string;
+    cautions: readonly string[];
+  }[];
   readonly totals: readonly { figure: string; label: string }[];
   readonly look: readonly string[];
   readonly health: readonly string[];
@@ -44,9 +71,12 @@ export function cardOf(plan: Plan, design: Design, settings: Settings): Card {
       title: coat.title,
       where: coat.where,
       amounts: amountLines(coat, units),
-      does: coat.does,
-      wait: coat.wait.minutes > 0 ? `Then wait ${durationText(coat.wait.minutes)}: ${coat.wait.until}.` : `Go on ${coat.wait.until}.`,
-      cautions: coat.cautions,
+      does: doesText(plan.coats, index),
+      wait:
+        coat.wait.minutes > 0 ? `Then wait ${durationText(coat.wait.minutes)}: ${coat.wait.until}.` : `Go on ${coat.wait.until}.`,
+      cautions: coat.cautions.filter(
+        (caution) => !plan.coats.slice(0, index).some((earlier) => earlier.cautions.includes(caution)),
+      ),
     })),
     totals: tallyOf(plan, units),
     look: plan.findings.filter((finding) => finding.level !== 'tip').map((finding) => `${finding.says} ${finding.why}`),
@@ -55,8 +85,16 @@ export function cardOf(plan: Plan, design: Design, settings: Settings): Card {
   };
 }
 
+/** What to do; said once, so that a card of many coats stays one page. */
+function doesText(coats: readonly PlannedCoat[], index: number): string {
+  const first = coats.findIndex((coat) => coat.does === coats[index].does);
+  return first < index ? `As coat ${first + 1}.` : coats[index].does;
+}
+
 const partText = (part: { ml: number; grams: number; gramsPerMl: number }, units: Units): string =>
-  units.amount === 'gram' ? amountText(part.ml, units, part.gramsPerMl) : `${amountText(part.ml, units, part.gramsPerMl)} (${part.grams.toFixed(2)} g)`;
+  units.amount === 'gram'
+    ? amountText(part.ml, units, part.gramsPerMl)
+    : `${amountText(part.ml, units, part.gramsPerMl)} (${part.grams.toFixed(2)} g)`;
 
 const blendTotal = (blend: { ml: number; grams: number }, units: Units): string =>
   units.amount === 'gram' ? `${blend.grams.toFixed(2)} g` : `${amountText(blend.ml, units, 1)} (${blend.grams.toFixed(2)} g)`;
@@ -67,19 +105,25 @@ const outcomeText = (blend: { passes: number; bare: number }): string =>
 /** What a coat takes, a line each, in the maker's units. */
 export function amountLines(coat: PlannedCoat, units: Units): readonly string[] {
   const lines: string[] = [];
-  if (coat.area !== null && coat.thickness !== null) lines.push(`${areaText(coat.area, units)} at ${thicknessText(coat.thickness)}`);
+  if (coat.area !== null && coat.thickness !== null)
+    lines.push(`${areaText(coat.area, units)} at ${thicknessText(coat.thickness)}`);
   const { mix } = coat;
   if (mix) {
     const ratio = mix.ratio.join(':');
     const named = mix.resin.includes(ratio) ? mix.resin : `${mix.resin} ${ratio}`;
     const weight = { a: mix.aGrams / mix.a, b: mix.bGrams / mix.b, both: (mix.aGrams + mix.bGrams) / mix.mix };
-    lines.push(`${named}: A ${amountText(mix.a, units, weight.a)} + B ${amountText(mix.b, units, weight.b)} = ${amountText(mix.mix, units, weight.both)}`);
+    lines.push(
+      `${named}: A ${amountText(mix.a, units, weight.a)} + B ${amountText(mix.b, units, weight.b)} = ${amountText(mix.mix, units, weight.both)}`,
+    );
     if (units.amount !== 'gram') lines.push(`on the scale: A ${gramText(mix.aGrams)} + B ${gramText(mix.bGrams)}`);
     if (mix.fill > 0.05) lines.push(`${amountText(mix.fill, units, weight.both)} of it sinks into the glitter`);
   }
-  if (coat.drops) lines.push(`${countText(coat.drops.count, 'drop')} of ${coat.drops.ink}, ${percentText(coat.drops.load / 100, 1)} load`);
+  if (coat.drops)
+    lines.push(`${countText(coat.drops.count, 'drop')} of ${coat.drops.ink}, ${percentText(coat.drops.load / 100, 1)} load`);
   for (const pour of coat.pours) {
-    lines.push(`${pour.areaName}: ${pour.parts.map((part) => `${amountText(part.ml, units, part.gramsPerMl)} ${part.name}`).join(' + ')}`);
+    lines.push(
+      `${pour.areaName}: ${pour.parts.map((part) => `${amountText(part.ml, units, part.gramsPerMl)} ${part.name}`).join(' + ')}`,
+    );
   }
   return lines;
 }
@@ -88,8 +132,14 @@ export function amountLines(coat: PlannedCoat, units: Units): readonly string[] 
 export function tallyOf(plan: Plan, units: Units): readonly { figure: string; label: string }[] {
   const { totals } = plan;
   return [
-    { figure: amountText(totals.glitterMl, units, totals.glitterMl > 0 ? totals.glitterGrams / totals.glitterMl : 1), label: `glitter, ${countText(totals.glitterKinds, 'kind')}` },
-    { figure: amountText(totals.resinMl, units, totals.resinMl > 0 ? totals.resinGrams / totals.resinMl : 1), label: `resin in ${countText(totals.mixes, 'mix', 'mixes')}` },
+    {
+      figure: amountText(totals.glitterMl, units, totals.glitterMl > 0 ? totals.glitterGrams / totals.glitterMl : 1),
+      label: `glitter, ${countText(totals.glitterKinds, 'kind')}`,
+    },
+    {
+      figure: amountText(totals.resinMl, units, totals.resinMl > 0 ? totals.resinGrams / totals.resinMl : 1),
+      label: `resin in ${countText(totals.mixes, 'mix', 'mixes')}`,
+    },
     { figure: durationText(totals.handsOn), label: 'hands on' },
     { figure: durationText(totals.elapsed), label: 'first touch to cured' },
     { figure: thicknessText(totals.thickness), label: 'all coats together' },

@@ -21,8 +21,10 @@ export function cupDrawing(plan: Plan, cup: Cup): string {
   ].sort((a, b) => b.from - a.from);
   const outline = (from: number, to: number) => {
     const heights = [from, ...cup.stations.map((station) => station.height).filter((h) => h > from && h < to), to];
-    const side = (sign: 1 | -1, list: number[]) => list.map((h) => `${figure(middle + sign * radiusAt(h))} ${figure(y(h))}`).join(' L ');
-    const curve = (mm: number, end: 1 | -1) => `A ${figure(radiusAt(mm))} ${figure(dip)} 0 0 ${end === 1 ? 1 : 0} ${figure(middle - end * radiusAt(mm))} ${figure(y(mm))}`;
+    const side = (sign: 1 | -1, list: number[]) =>
+      list.map((h) => `${figure(middle + sign * radiusAt(h))} ${figure(y(h))}`).join(' L ');
+    const curve = (mm: number, end: 1 | -1) =>
+      `A ${figure(radiusAt(mm))} ${figure(dip)} 0 0 ${end === 1 ? 1 : 0} ${figure(middle - end * radiusAt(mm))} ${figure(y(mm))}`;
     return `M ${side(-1, heights)} ${curve(to, -1)} L ${side(1, [...heights].reverse())} ${curve(from, 1)} Z`;
   };
   const rim = radiusAt(height);

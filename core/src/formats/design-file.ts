@@ -8,7 +8,9 @@ export const DESIGN_FORMAT = 'aurantia design';
 export const designFileSchema = z
   .strictObject({
     format: z.literal(DESIGN_FORMAT, { error: `This is no design of Aurantia: its format must say “${DESIGN_FORMAT}”.` }),
-    version: z.literal(DESIGN_VERSION, { error: `This file is of another version; this program reads version ${DESIGN_VERSION}.` }),
+    version: z.literal(DESIGN_VERSION, {
+      error: `This file is of another version; this program reads version ${DESIGN_VERSION}.`,
+    }),
     design: designSchema,
     shelf: z.array(shelfItemSchema).max(500),
     settings: settingsSchema,
@@ -34,7 +36,9 @@ interface NamedItem {
 /** Every shelf item a design names, and where it does. */
 export function itemsNamed(design: Design): readonly NamedItem[] {
   return [
-    ...design.blends.flatMap((blend, b) => blend.parts.map((part, p) => ({ path: ['blends', b, 'parts', p, 'item'], kind: 'glitter' as const, id: part.item }))),
+    ...design.blends.flatMap((blend, b) =>
+      blend.parts.map((part, p) => ({ path: ['blends', b, 'parts', p, 'item'], kind: 'glitter' as const, id: part.item })),
+    ),
     ...design.coats.flatMap((coat, c): NamedItem[] => {
       const at = (field: ShelfKind, id: string) => ({ path: ['coats', c, field], kind: field, id });
       switch (coat.kind) {
@@ -56,10 +60,17 @@ export function itemsNamed(design: Design): readonly NamedItem[] {
 /** The file for a design: only the shelf items it uses go along. */
 export function designFileOf(design: Design, workshop: Workshop): DesignFile {
   const named = new Set<string>(itemsNamed(design).map(({ id }) => id));
-  return { format: DESIGN_FORMAT, version: DESIGN_VERSION, design, shelf: workshop.shelf.filter((item) => named.has(item.id)), settings: workshop.settings };
+  return {
+    format: DESIGN_FORMAT,
+    version: DESIGN_VERSION,
+    design,
+    shelf: workshop.shelf.filter((item) => named.has(item.id)),
+    settings: workshop.settings,
+  };
 }
 
-export type ReadFile = { readonly ok: true; readonly file: DesignFile } | { readonly ok: false; readonly faults: readonly Fault[] };
+export type ReadFile =
+  { readonly ok: true; readonly file: DesignFile } | { readonly ok: false; readonly faults: readonly Fault[] };
 
 /** Reads a design file's text. Never throws: whatever is wrong comes back as faults. */
 export function readDesignFile(text: string): ReadFile {
@@ -68,7 +79,10 @@ export function readDesignFile(text: string): ReadFile {
     data = JSON.parse(text.replace(/^\uFEFF/, ''));
   } catch (error) {
     const reason = error instanceof Error ? error.message : 'it can’t be read';
-    return { ok: false, faults: [{ path: '(whole file)', sentence: `This isn’t JSON (${reason}). Save the design as a file again and use that.` }] };
+    return {
+      ok: false,
+      faults: [{ path: '(whole file)', sentence: `This isn’t JSON (${reason}). Save the design as a file again and use that.` }],
+    };
   }
   const read = designFileSchema.safeParse(data);
   return read.success ? { ok: true, file: read.data } : { ok: false, faults: faultsOf(read.error) };

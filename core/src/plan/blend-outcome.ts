@@ -19,7 +19,13 @@ interface Laid {
 }
 
 /** How a blend comes out with this design's coats: what is held, what stays bare, what is seen. */
-export function blendOutcome(blend: ReadyBlend, steps: readonly Step[], start: Grounds, area: number, rain: CoatContext['rain']): PlannedBlend {
+export function blendOutcome(
+  blend: ReadyBlend,
+  steps: readonly Step[],
+  start: Grounds,
+  area: number,
+  rain: CoatContext['rain'],
+): PlannedBlend {
   const { kept, passes, under, hold } = laidBy(steps, blend) ?? notLaidYet(blend, steps, start);
   const over = (ground: Spectrum) => hexOf(rain(blend.parts, kept, ground));
   return {
@@ -40,7 +46,9 @@ export function blendOutcome(blend: ReadyBlend, steps: readonly Step[], start: G
 }
 
 function laidBy(steps: readonly Step[], blend: ReadyBlend): Laid | null {
-  const pours = steps.filter((step) => step.coat.kind === 'glitter' && step.planned.pours.some((pour) => pour.area === blend.area));
+  const pours = steps.filter(
+    (step) => step.coat.kind === 'glitter' && step.planned.pours.some((pour) => pour.area === blend.area),
+  );
   const first = pours.at(0);
   if (!first) return null;
   const kept = pours.reduce((sum, step) => sum + heldDepth(blend, step.before[blend.area]), 0);

@@ -18,13 +18,34 @@ export function readyBlend(blend: Blend, areaName: string, area: number, shelf: 
   const planned = jars.map(({ id, ml: poured, jar }): PlannedPart => {
     if (!jar) {
       const flake = typicalFlake(0.4);
-      return { item: id, name: 'no longer on the shelf', colour: '#cccccc', cut: null, ml: poured, grams: 0, gramsPerMl: flake.density * flake.solidShare, spoonShare: 0, faceShare: 0, flakes: 0, missing: true };
+      return {
+        item: id,
+        name: 'no longer on the shelf',
+        colour: '#cccccc',
+        cut: null,
+        ml: poured,
+        grams: 0,
+        gramsPerMl: flake.density * flake.solidShare,
+        spoonShare: 0,
+        faceShare: 0,
+        flakes: 0,
+        missing: true,
+      };
     }
     known += 1;
     const weight = gramsPerMl(jar.flake);
     return {
-      item: id, name: jar.name, colour: jar.flake.colour, cut: jar.flake.cut, ml: poured, grams: poured * weight, gramsPerMl: weight,
-      spoonShare: poured / ml, faceShare: shares[known], flakes: poured * flakesPerMl(jar.flake), missing: false,
+      item: id,
+      name: jar.name,
+      colour: jar.flake.colour,
+      cut: jar.flake.cut,
+      ml: poured,
+      grams: poured * weight,
+      gramsPerMl: weight,
+      spoonShare: poured / ml,
+      faceShare: shares[known],
+      flakes: poured * flakesPerMl(jar.flake),
+      missing: false,
     };
   });
   return {

@@ -28,14 +28,27 @@ export function createPlanner(): Planner {
   const colour = remember(hexOf, 512);
   const blendList = remember((...blends: ReadyBlend[]) => blends as readonly ReadyBlend[]);
   const steps = remember(
-    (coats: readonly Coat[], start: Grounds, blends: readonly ReadyBlend[], sizes: CoatContext['sizes'], names: CoatContext['names'], settings: Settings, shelf: readonly ShelfItem[]) =>
-      stepsOf(coats, start, { blends, sizes, names, settings, shelf, rain }),
+    (
+      coats: readonly Coat[],
+      start: Grounds,
+      blends: readonly ReadyBlend[],
+      sizes: CoatContext['sizes'],
+      names: CoatContext['names'],
+      settings: Settings,
+      shelf: readonly ShelfItem[],
+    ) => stepsOf(coats, start, { blends, sizes, names, settings, shelf, rain }),
   );
   const outcomes = remember(
-    (blends: readonly ReadyBlend[], laid: readonly Step[], start: Grounds, sizes: CoatContext['sizes']): readonly PlannedBlend[] =>
-      blends.map((blend) => blendOutcome(blend, laid, start, sizes[blend.area], rain)),
+    (
+      blends: readonly ReadyBlend[],
+      laid: readonly Step[],
+      start: Grounds,
+      sizes: CoatContext['sizes'],
+    ): readonly PlannedBlend[] => blends.map((blend) => blendOutcome(blend, laid, start, sizes[blend.area], rain)),
   );
-  const looks = remember((after: Grounds): Plan['looks'] => Object.fromEntries(Object.entries(after).map(([place, ground]) => [place, ground.look])));
+  const looks = remember((after: Grounds): Plan['looks'] =>
+    Object.fromEntries(Object.entries(after).map(([place, ground]) => [place, ground.look])),
+  );
   const totals = remember(totalsOf);
   const findings = remember(checkDesign);
 

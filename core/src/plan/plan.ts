@@ -129,8 +129,22 @@ export interface PlanTotals {
   readonly glitterMl: number;
   readonly glitterGrams: number;
   readonly glitterKinds: number;
-  readonly glitters: readonly { readonly item: ShelfItemId; readonly name: string; readonly ml: number; readonly grams: number; readonly gramsPerMl: number; readonly left: number | null }[];
-  readonly resins: readonly { readonly item: ShelfItemId; readonly name: string; readonly a: number; readonly b: number; readonly mix: number; readonly grams: number }[];
+  readonly glitters: readonly {
+    readonly item: ShelfItemId;
+    readonly name: string;
+    readonly ml: number;
+    readonly grams: number;
+    readonly gramsPerMl: number;
+    readonly left: number | null;
+  }[];
+  readonly resins: readonly {
+    readonly item: ShelfItemId;
+    readonly name: string;
+    readonly a: number;
+    readonly b: number;
+    readonly mix: number;
+    readonly grams: number;
+  }[];
   readonly inks: readonly { readonly item: ShelfItemId; readonly name: string; readonly drops: number }[];
   readonly resinMl: number;
   readonly resinGrams: number;

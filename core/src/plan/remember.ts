@@ -3,7 +3,10 @@
  * identity: documents are never changed in place, so what didn't change is the same object.
  * @param size how many results are kept; the oldest goes first
  */
-export function remember<Args extends readonly unknown[], Result>(work: (...args: Args) => Result, size = 8): (...args: Args) => Result {
+export function remember<Args extends readonly unknown[], Result>(
+  work: (...args: Args) => Result,
+  size = 8,
+): (...args: Args) => Result {
   const kept: { args: Args; result: Result }[] = [];
   return (...args) => {
     const at = kept.findIndex((entry) => entry.args.every((arg, i) => Object.is(arg, args[i])));

@@ -1,5 +1,16 @@
 import type { Area, Band } from '../design';
-import { bandSpans, baseArea, bareWallColour, circumferenceAt, coatedHeight, enclosedVolume, heightOf, spansArea, wallArea, type Cup } from '../vessel';
+import {
+  bandSpans,
+  baseArea,
+  bareWallColour,
+  circumferenceAt,
+  coatedHeight,
+  enclosedVolume,
+  heightOf,
+  spansArea,
+  wallArea,
+  type Cup,
+} from '../vessel';
 import { bareGround, BARE_BASE, LEFT_OVER, type Grounds } from '../coats';
 import type { PlannedArea, PlannedAreas, PlannedSurface } from './plan';
 
@@ -34,7 +45,12 @@ export function areasOf(cup: Cup, areas: readonly Area[]): PlannedAreas {
     const spans = kept[bands.indexOf(area)];
     const { from, to } = area;
     return {
-      id, name, kind, spans, from, to,
+      id,
+      name,
+      kind,
+      spans,
+      from,
+      to,
       area: spansArea(stations, spans),
       lowerWidth: circumferenceAt(stations, from),
       upperWidth: circumferenceAt(stations, to),
@@ -47,7 +63,10 @@ export function areasOf(cup: Cup, areas: readonly Area[]): PlannedAreas {
 }
 
 /** cm² and names of every place that coats can lie on, and the cup as it comes. */
-export function placesOfCup(cup: Cup, planned: PlannedAreas): { sizes: Record<string, number>; names: Record<string, string>; grounds: Grounds } {
+export function placesOfCup(
+  cup: Cup,
+  planned: PlannedAreas,
+): { sizes: Record<string, number>; names: Record<string, string>; grounds: Grounds } {
   const places = [
     ...planned.areas.map(({ id, name, area }) => ({ id: id as string, name, area })),
     { id: LEFT_OVER, name: 'left over', area: planned.leftOver.area },

@@ -12,9 +12,12 @@ export function totalsOf(design: Design, steps: readonly Step[], shelf: readonly
     for (const part of planned.pours.flatMap((pour) => pour.parts).filter((one) => !one.missing)) {
       const sum = glitters.get(part.item);
       glitters.set(part.item, {
-        item: part.item, name: part.name, gramsPerMl: part.gramsPerMl,
+        item: part.item,
+        name: part.name,
+        gramsPerMl: part.gramsPerMl,
         left: itemOf(shelf, part.item, 'glitter')?.left ?? null,
-        ml: (sum?.ml ?? 0) + part.ml, grams: (sum?.grams ?? 0) + part.grams,
+        ml: (sum?.ml ?? 0) + part.ml,
+        grams: (sum?.grams ?? 0) + part.grams,
       });
     }
     const resin = 'resin' in coat ? coat.resin : null;
@@ -22,8 +25,12 @@ export function totalsOf(design: Design, steps: readonly Step[], shelf: readonly
       const sum = resins.get(resin);
       const { a, b, mix, aGrams, bGrams } = planned.mix;
       resins.set(resin, {
-        item: resin, name: planned.mix.resin,
-        a: (sum?.a ?? 0) + a, b: (sum?.b ?? 0) + b, mix: (sum?.mix ?? 0) + mix, grams: (sum?.grams ?? 0) + aGrams + bGrams,
+        item: resin,
+        name: planned.mix.resin,
+        a: (sum?.a ?? 0) + a,
+        b: (sum?.b ?? 0) + b,
+        mix: (sum?.mix ?? 0) + mix,
+        grams: (sum?.grams ?? 0) + aGrams + bGrams,
       });
     }
     if (planned.drops && coat.kind === 'ink') {

@@ -11,8 +11,12 @@ const USUAL: readonly CoatKindName[] = ['prep', 'base', 'glue', 'glitter', 'pres
  */
 export function usualCoats(design: Design, workshop: Workshop, newId: () => string): Coat[] {
   const has = (kind: string) => workshop.shelf.some((item) => item.kind === kind);
-  const possible = USUAL.filter((kind) => (kind === 'base' ? has('paint') : kind === 'glue' || kind === 'resin' ? has(kind) : true));
-  return possible.map((kind) => ({ ...coatKinds[kind].start({ shelf: workshop.shelf, height: heightOf(design.cup) }), id: newId() }) as Coat);
+  const possible = USUAL.filter((kind) =>
+    kind === 'base' ? has('paint') : kind === 'glue' || kind === 'resin' ? has(kind) : true,
+  );
+  return possible.map(
+    (kind) => ({ ...coatKinds[kind].start({ shelf: workshop.shelf, height: heightOf(design.cup) }), id: newId() }) as Coat,
+  );
 }
 
 /** A design with one coat moved to another place in the order. */

@@ -10,7 +10,12 @@ const shared = {
   name: z.string().trim().min(1, 'Give it a name, as on the jar.').max(80, 'Keep the name under 80 letters.'),
   note: z.string().max(500, 'Keep the note under 500 letters.').default(''),
   /** ml left, or null when nobody keeps count */
-  left: z.number().min(0, 'Less than nothing can’t be left.').max(100000, 'That is more than any shelf holds.').nullable().default(null),
+  left: z
+    .number()
+    .min(0, 'Less than nothing can’t be left.')
+    .max(100000, 'That is more than any shelf holds.')
+    .nullable()
+    .default(null),
 };
 
 const minutes = z.number().min(0, 'Minutes can’t be negative.').max(20000, 'That is longer than two weeks. Check it.');

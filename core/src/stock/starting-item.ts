@@ -6,20 +6,49 @@ export function startingItem(kind: ShelfKind, id: string): ShelfItem {
   const shared = { id: id as ShelfItemId, note: '', left: null };
   switch (kind) {
     case 'glitter':
-      return { kind, ...shared, name: 'New glitter', finish: 'metallic', flake: { colour: '#d98a2f', kind: 'solid', opacity: 1, cut: 0.4, ...typicalFlake(0.4) } };
+      return {
+        kind,
+        ...shared,
+        name: 'New glitter',
+        finish: 'metallic',
+        flake: { colour: '#d98a2f', kind: 'solid', opacity: 1, cut: 0.4, ...typicalFlake(0.4) },
+      };
     case 'ink':
-      return { kind, ...shared, name: 'New ink', type: 'dye', colour: '#2f7fd0', hiding: 0.5, referenceLoad: 1, referenceFilm: 0.35, dropMl: 0.04 };
+      return {
+        kind,
+        ...shared,
+        name: 'New ink',
+        type: 'dye',
+        colour: '#2f7fd0',
+        hiding: 0.5,
+        referenceLoad: 1,
+        referenceFilm: 0.35,
+        dropMl: 0.04,
+      };
     case 'paint':
       return { kind, ...shared, name: 'New paint', colour: '#8c3a1f', dryMinutes: 30 };
     case 'resin':
-      return { kind, ...shared, name: 'New resin', ratio: [1, 1], density: [1.1, 1], potLife: 25, tackFrom: 180, tackUntil: 420, sandAfter: 480 };
+      return {
+        kind,
+        ...shared,
+        name: 'New resin',
+        ratio: [1, 1],
+        density: [1.1, 1],
+        potLife: 25,
+        tackFrom: 180,
+        tackUntil: 420,
+        sandAfter: 480,
+      };
     case 'glue':
       return { kind, ...shared, name: 'New glue', way: 'brush-on', hold: 1.4, open: [3, 5], dryMinutes: 60 };
   }
 }
 
 /** A glitter with another cut; what follows from the cut goes to the usual values for it. */
-export const withCut = (item: ItemOf<'glitter'>, cut: number): ItemOf<'glitter'> => ({ ...item, flake: { ...item.flake, ...typicalFlake(cut), cut } });
+export const withCut = (item: ItemOf<'glitter'>, cut: number): ItemOf<'glitter'> => ({
+  ...item,
+  flake: { ...item.flake, ...typicalFlake(cut), cut },
+});
 
 /** The colour an item shows on the shelf; resin and glue have none of their own. */
 export function colourOf(item: ShelfItem): string {

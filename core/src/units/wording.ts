@@ -48,15 +48,12 @@ export function amountFigure(ml: number, units: Units, gramsPerMl: number): stri
   }
 }
 
-export const amountUnit = (units: Units): string =>
-  ({ ml: 'ml', teaspoon: 'tsp', gram: 'g' })[units.amount];
+export const amountUnit = (units: Units): string => ({ ml: 'ml', teaspoon: 'tsp', gram: 'g' })[units.amount];
 
 export const gramText = (grams: number): string => `${fixed(grams, grams < 100 ? 1 : 0)} g`;
 
 export function temperatureText(celsius: number, units: Units): string {
-  return units.temperature === 'celsius'
-    ? `${fixed(celsius, 1)} °C`
-    : `${fixed(fahrenheitOf(celsius), 0)} °F`;
+  return units.temperature === 'celsius' ? `${fixed(celsius, 1)} °C` : `${fixed(fahrenheitOf(celsius), 0)} °F`;
 }
 
 /** Minutes as a maker says them: 25 min, 2 h 10, 3 days. */

@@ -61,7 +61,11 @@ function stationFaults(cup: Pick<Cup, 'shape' | 'stations' | 'lipStrip'>): reado
   const tape = stations.map((station) => station.circumference);
   const spread = Math.max(...tape) - Math.min(...tape);
   if (cup.shape === 'straight' && spread > 2) {
-    at(tape.length - 1, 'circumference', `A straight cup has one circumference; these differ by ${spread.toFixed(1)} mm. Choose another shape.`);
+    at(
+      tape.length - 1,
+      'circumference',
+      `A straight cup has one circumference; these differ by ${spread.toFixed(1)} mm. Choose another shape.`,
+    );
   }
   if (cup.shape === 'two-part' && stations.length < 3) {
     faults.push({ path: ['stations'], sentence: 'A two-part cup needs a third measurement, at the bend.' });
@@ -83,7 +87,11 @@ export const coatedHeight = (cup: Cup): number => heightOf(cup) - cup.lipStrip;
 export function measuringSheet(shape: CupShape, count: number): readonly string[] {
   const middle = Math.max(0, count - 2);
   const between = shape === 'two-part' ? 'at the bend' : 'between';
-  return ['at the foot', ...Array.from({ length: middle }, (_, i) => (middle > 1 ? `${between} ${i + 1}` : between)), 'at the rim'];
+  return [
+    'at the foot',
+    ...Array.from({ length: middle }, (_, i) => (middle > 1 ? `${between} ${i + 1}` : between)),
+    'at the rim',
+  ];
 }
 
 /**
@@ -93,7 +101,8 @@ export function measuringSheet(shape: CupShape, count: number): readonly string[
 export function withAnotherStation(stations: readonly Station[]): readonly Station[] {
   let widest = 1;
   for (let index = 2; index < stations.length; index += 1) {
-    if (stations[index].height - stations[index - 1].height > stations[widest].height - stations[widest - 1].height) widest = index;
+    if (stations[index].height - stations[index - 1].height > stations[widest].height - stations[widest - 1].height)
+      widest = index;
   }
   const height = Math.round((stations[widest].height + stations[widest - 1].height) / 2);
   const circumference = Math.round(circumferenceAt(stations, height) * 10) / 10;
@@ -125,7 +134,11 @@ export function stationsForShape(stations: readonly Station[], shape: CupShape):
 export function withReading(cup: Cup, index: number, reading: Partial<Station>): Cup {
   const everywhere = cup.shape === 'straight' && reading.circumference !== undefined;
   const stations = cup.stations.map((station, at) =>
-    at === index ? { ...station, ...reading } : everywhere ? { ...station, circumference: reading.circumference ?? station.circumference } : station,
+    at === index
+      ? { ...station, ...reading }
+      : everywhere
+        ? { ...station, circumference: reading.circumference ?? station.circumference }
+        : station,
   );
   return { ...cup, stations };
 }

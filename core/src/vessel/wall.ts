@@ -43,8 +43,7 @@ export function wallLength(stations: readonly Station[], from: number, to: numbe
 /** What the stations enclose, ml: truncated cones. The wall's own thickness isn't taken off. */
 export function enclosedVolume(stations: readonly Station[]): number {
   const mm3 = cutPieces(stations, 0, Infinity).reduce(
-    (sum, { lowerRadius: a, upperRadius: b, rise }) =>
-      sum + (Math.PI * rise * (a * a + a * b + b * b)) / 3,
+    (sum, { lowerRadius: a, upperRadius: b, rise }) => sum + (Math.PI * rise * (a * a + a * b + b * b)) / 3,
     0,
   );
   return mm3 / 1000;

@@ -35,10 +35,21 @@ export async function cardPdf(card: Card, drawing: string, paper: 'A4' | 'Letter
     info: { title: `${card.title}, card` },
     defaultStyle: { font: 'Figtree', fontSize: 8.2, color: INK, lineHeight: 1.12 },
     content: [
-      { columns: [{ width: '*', stack: headOf(card) }, { width: 96, svg: drawing, fit: [92, 118], alignment: 'right' }], columnGap: 14 },
+      {
+        columns: [
+          { width: '*', stack: headOf(card) },
+          { width: 96, svg: drawing, fit: [92, 118], alignment: 'right' },
+        ],
+        columnGap: 14,
+      },
       { text: 'Coats, in order', font: 'Bricolage', fontSize: 11, margin: [0, 8, 0, 3] },
       coatsTable(card),
-      ...(card.look.length > 0 ? [{ text: 'Look at', font: 'Bricolage', fontSize: 10, margin: [0, 6, 0, 2] as [number, number, number, number] }, { ul: [...card.look] }] : []),
+      ...(card.look.length > 0
+        ? [
+            { text: 'Look at', font: 'Bricolage', fontSize: 10, margin: [0, 6, 0, 2] as [number, number, number, number] },
+            { ul: [...card.look] },
+          ]
+        : []),
       { text: card.health.join(' '), fontSize: 7, color: SOFT, margin: [0, 8, 0, 0] },
     ],
   };
@@ -55,17 +66,28 @@ function headOf(card: Card): Content[] {
         widths: [7, 'auto', '*'],
         body: card.areas.map((area) => [
           { canvas: [{ type: 'rect', x: 0, y: 1.5, w: 7, h: 7, r: 1.5, color: area.colour }] },
-          { stack: [{ text: area.name, bold: true }, { text: `${area.where}, ${area.size}`, color: SOFT }] },
+          {
+            stack: [
+              { text: area.name, bold: true },
+              { text: `${area.where}, ${area.size}`, color: SOFT },
+            ],
+          },
           { stack: [glittersText(area), { text: area.outcome, color: SOFT }] },
         ]),
       },
     },
-    { text: card.totals.map((total) => `${total.figure} ${total.label}`).join('   ·   '), margin: [0, 5, 0, 0], color: PEEL, bold: true },
+    {
+      text: card.totals.map((total) => `${total.figure} ${total.label}`).join('   ·   '),
+      margin: [0, 5, 0, 0],
+      color: PEEL,
+      bold: true,
+    },
     ...(card.note ? [{ text: card.note, margin: [0, 3, 0, 0] as [number, number, number, number] }] : []),
   ];
 }
 
-const glittersText = (area: Card['areas'][number]): string => area.glitters.map((glitter) => `${glitter.amount} ${glitter.name}`).join(' + ');
+const glittersText = (area: Card['areas'][number]): string =>
+  area.glitters.map((glitter) => `${glitter.amount} ${glitter.name}`).join(' + ');
 
 function coatsTable(card: Card): Content {
   return {
@@ -84,7 +106,12 @@ function coatsTable(card: Card): Content {
         { text: String(coat.number), font: 'Bricolage', color: PEEL, fontSize: 10 },
         {
           stack: [
-            { text: [{ text: coat.title, bold: true }, { text: `  ${coat.where}`, color: SOFT }] },
+            {
+              text: [
+                { text: coat.title, bold: true },
+                { text: `  ${coat.where}`, color: SOFT },
+              ],
+            },
             { text: `${coat.does} ${coat.wait}` },
             ...coat.cautions.map((caution) => ({ text: caution, color: '#8A5A00' })),
           ],

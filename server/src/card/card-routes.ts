@@ -8,12 +8,21 @@ import { cardPdf } from './card-pdf';
 export const cardRoutes: FastifyPluginAsyncZod<Memory> = async (app, { designs, shelf, workshop }) => {
   app.get(
     '/:id/card.pdf',
-    { schema: { params: z.object({ id: z.string().max(64) }), querystring: z.object({ paper: z.enum(['A4', 'Letter']).optional() }) } },
+    {
+      schema: {
+        params: z.object({ id: z.string().max(64) }),
+        querystring: z.object({ paper: z.enum(['A4', 'Letter']).optional() }),
+      },
+    },
     async (request, reply) => {
       const { document } = await designs.newest(request.params.id);
       const settings = await workshop.settings();
       const plan = planOf(document, { settings, shelf: [...(await shelf.all())] });
-      const pdf = await cardPdf(cardOf(plan, document, settings), cupDrawing(plan, document.cup), request.query.paper ?? settings.paper);
+      const pdf = await cardPdf(
+        cardOf(plan, document, settings),
+        cupDrawing(plan, document.cup),
+        request.query.paper ?? settings.paper,
+      );
       return reply.type('application/pdf').header('content-disposition', 'inline; filename="card.pdf"').send(pdf);
     },
   );

@@ -13,7 +13,9 @@ function main(words: readonly string[]): number {
   try {
     text = readFileSync(files[0] === '-' ? 0 : files[0], 'utf8');
   } catch (error) {
-    process.stderr.write(`${files[0]}: can’t be read (${error instanceof Error ? error.message : String(error)}). Check the path.\n`);
+    process.stderr.write(
+      `${files[0]}: can’t be read (${error instanceof Error ? error.message : String(error)}). Check the path.\n`,
+    );
     return 2;
   }
   const read = readDesignFile(text);
@@ -23,7 +25,9 @@ function main(words: readonly string[]): number {
   }
   const { design, settings, shelf } = read.file;
   const plan = planOf(design, { settings, shelf });
-  process.stdout.write(words.includes('--json') ? `${JSON.stringify(plan, null, 2)}\n` : cardText(cardOf(plan, design, settings)));
+  process.stdout.write(
+    words.includes('--json') ? `${JSON.stringify(plan, null, 2)}\n` : cardText(cardOf(plan, design, settings)),
+  );
   return 0;
 }
 

@@ -10,7 +10,9 @@ const byId = z.object({ id: z.string().max(64) });
 export const cupsRoutes: FastifyPluginAsyncZod<Memory> = async (app, { cups }) => {
   app.get('/', { schema: { response: { 200: z.array(keptCupSchema) } } }, async () => [...(await cups.all())]);
 
-  app.put('/:id', { schema: { params: byId, body: cupSchema, response: { 200: keptCupSchema } } }, async (request) => cups.put(request.params.id, request.body));
+  app.put('/:id', { schema: { params: byId, body: cupSchema, response: { 200: keptCupSchema } } }, async (request) =>
+    cups.put(request.params.id, request.body),
+  );
 
   app.delete('/:id', { schema: { params: byId } }, async (request, reply) => {
     await cups.setRemoved(request.params.id, true);

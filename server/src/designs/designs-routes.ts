@@ -12,13 +12,17 @@ const revisionNumber = z.coerce.number().int().min(1).max(1e9);
 export const designsRoutes: FastifyPluginAsyncZod<Memory> = async (app, { designs, shelf, workshop }) => {
   app.get('/', { schema: { response: { 200: z.array(kept) } } }, async () => [...(await designs.list())]);
 
-  app.post('/', { schema: { body: designSchema, response: { 201: kept } } }, async (request, reply) => reply.code(201).send(await designs.create(request.body)));
+  app.post('/', { schema: { body: designSchema, response: { 201: kept } } }, async (request, reply) =>
+    reply.code(201).send(await designs.create(request.body)),
+  );
 
   app.get('/:id', { schema: { params: byId, response: { 200: kept } } }, async (request) => designs.newest(request.params.id));
 
   app.put(
     '/:id',
-    { schema: { params: byId, body: z.strictObject({ parent: z.int().min(1), document: designSchema }), response: { 200: kept } } },
+    {
+      schema: { params: byId, body: z.strictObject({ parent: z.int().min(1), document: designSchema }), response: { 200: kept } },
+    },
     async (request) => designs.save({ ...request.body.document, id: request.params.id as DesignId }, request.body.parent),
   );
 
@@ -34,7 +38,12 @@ export const designsRoutes: FastifyPluginAsyncZod<Memory> = async (app, { design
 
   app.get(
     '/:id/revisions',
-    { schema: { params: byId, response: { 200: z.array(z.object({ revision: z.int(), parent: z.int().nullable(), keptAt: z.string() })) } } },
+    {
+      schema: {
+        params: byId,
+        response: { 200: z.array(z.object({ revision: z.int(), parent: z.int().nullable(), keptAt: z.string() })) },
+      },
+    },
     async (request) => [...(await designs.revisions(request.params.id))],
   );
 
@@ -47,7 +56,11 @@ export const designsRoutes: FastifyPluginAsyncZod<Memory> = async (app, { design
   app.get('/:id/file', { schema: { params: byId, response: { 200: designFileSchema } } }, async (request, reply) => {
     const { document } = await designs.newest(request.params.id);
     const file = designFileOf(document, { settings: await workshop.settings(), shelf: [...(await shelf.all())] });
-    const name = document.name.normalize('NFKD').replace(/[^a-z0-9]+/gi, '-').replace(/^-|-$/g, '').toLowerCase();
+    const name = document.name
+      .normalize('NFKD')
+      .replace(/[^a-z0-9]+/gi, '-')
+      .replace(/^-|-$/g, '')
+      .toLowerCase();
     return reply.header('content-disposition', `attachment; filename="${name || 'design'}.aurantia.json"`).send(file);
   });
 

@@ -22,7 +22,9 @@ export class DesignsStore {
   async list(): Promise<readonly KeptDesign[]> {
     const rows = await this.store
       .selectFrom('design')
-      .innerJoin('revision', (join) => join.onRef('revision.design_id', '=', 'design.id').onRef('revision.number', '=', 'design.latest'))
+      .innerJoin('revision', (join) =>
+        join.onRef('revision.design_id', '=', 'design.id').onRef('revision.number', '=', 'design.latest'),
+      )
       .where('design.removed_at', 'is', null)
       .select(['revision.document', 'revision.number', 'revision.kept_at'])
       .orderBy('design.kept_at', 'desc')
@@ -38,13 +40,23 @@ export class DesignsStore {
   }
 
   async revision(id: string, number: number): Promise<KeptDesign> {
-    const row = await this.store.selectFrom('revision').where('design_id', '=', id).where('number', '=', number).selectAll().executeTakeFirst();
+    const row = await this.store
+      .selectFrom('revision')
+      .where('design_id', '=', id)
+      .where('number', '=', number)
+      .selectAll()
+      .executeTakeFirst();
     if (!row) throw notFound('revision');
     return read(row);
   }
 
   async revisions(id: string): Promise<readonly { revision: number; parent: number | null; keptAt: string }[]> {
-    const rows = await this.store.selectFrom('revision').where('design_id', '=', id).select(['number', 'parent', 'kept_at']).orderBy('number', 'desc').execute();
+    const rows = await this.store
+      .selectFrom('revision')
+      .where('design_id', '=', id)
+      .select(['number', 'parent', 'kept_at'])
+      .orderBy('number', 'desc')
+      .execute();
     return rows.map((row) => ({ revision: row.number, parent: row.parent, keptAt: row.kept_at }));
   }
 
@@ -53,9 +65,17 @@ export class DesignsStore {
     const keptAt = new Date().toISOString();
     await this.store.transaction().execute(async (trx) => {
       const taken = await trx.selectFrom('design').where('id', '=', document.id).select('id').executeTakeFirst();
-      if (taken) throw new ProblemError(409, 'Already here', 'A design with this id is already kept. Open that one, or import this as a copy.');
+      if (taken)
+        throw new ProblemError(
+          409,
+          'Already here',
+          'A design with this id is already kept. Open that one, or import this as a copy.',
+        );
       await trx.insertInto('design').values({ id: document.id, latest: 1, kept_at: keptAt, removed_at: null }).execute();
-      await trx.insertInto('revision').values({ design_id: document.id, number: 1, parent: null, document: JSON.stringify(document), kept_at: keptAt }).execute();
+      await trx
+        .insertInto('revision')
+        .values({ design_id: document.id, number: 1, parent: null, document: JSON.stringify(document), kept_at: keptAt })
+        .execute();
     });
     return { document, revision: 1, keptAt };
   }
@@ -71,13 +91,26 @@ export class DesignsStore {
       const design = await trx.selectFrom('design').where('id', '=', document.id).select('latest').executeTakeFirst();
       if (!design) throw notFound('design');
       if (design.latest !== parent) {
-        const latest = await trx.selectFrom('revision').where('design_id', '=', document.id).where('number', '=', design.latest).selectAll().executeTakeFirstOrThrow();
-        throw new ProblemError(409, 'Changed elsewhere', `This design was changed in another window since revision ${parent}. Nothing was overwritten; choose which to go on with.`, {
-          latest: read(latest),
-          yours: { document, parent },
-        });
+        const latest = await trx
+          .selectFrom('revision')
+          .where('design_id', '=', document.id)
+          .where('number', '=', design.latest)
+          .selectAll()
+          .executeTakeFirstOrThrow();
+        throw new ProblemError(
+          409,
+          'Changed elsewhere',
+          `This design was changed in another window since revision ${parent}. Nothing was overwritten; choose which to go on with.`,
+          {
+            latest: read(latest),
+            yours: { document, parent },
+          },
+        );
       }
-      await trx.insertInto('revision').values({ design_id: document.id, number: revision, parent, document: JSON.stringify(document), kept_at: keptAt }).execute();
+      await trx
+        .insertInto('revision')
+        .values({ design_id: document.id, number: revision, parent, document: JSON.stringify(document), kept_at: keptAt })
+        .execute();
       await trx.updateTable('design').set({ latest: revision, kept_at: keptAt }).where('id', '=', document.id).execute();
     });
     return { document, revision, keptAt };
@@ -95,7 +128,9 @@ export class DesignsStore {
   private latestRow(id: string) {
     return this.store
       .selectFrom('design')
-      .innerJoin('revision', (join) => join.onRef('revision.design_id', '=', 'design.id').onRef('revision.number', '=', 'design.latest'))
+      .innerJoin('revision', (join) =>
+        join.onRef('revision.design_id', '=', 'design.id').onRef('revision.number', '=', 'design.latest'),
+      )
       .where('design.id', '=', id)
       .select(['revision.document', 'revision.number', 'revision.kept_at'])
       .executeTakeFirst();

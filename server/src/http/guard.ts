@@ -34,7 +34,12 @@ export async function guard(app: FastifyInstance): Promise<void> {
   app.addHook('onRequest', async (request, reply) => {
     const [, name = '', port = ''] = /^(.*?)(?::(\d+))?$/.exec(request.headers.host ?? '') ?? [];
     if (!LOOPBACK.has(name)) {
-      return sendProblem(reply, 421, 'Wrong address', 'Aurantia answers only on this computer. Open it at the address it printed.');
+      return sendProblem(
+        reply,
+        421,
+        'Wrong address',
+        'Aurantia answers only on this computer. Open it at the address it printed.',
+      );
     }
     const { origin } = request.headers;
     const own = [...LOOPBACK].map((loopback) => `http://${loopback}:${port}`);

@@ -10,8 +10,18 @@ import type { FastifyInstance, FastifyReply } from 'fastify';
 export async function pages(app: FastifyInstance, { folder }: { folder: string }): Promise<void> {
   const page = readFileSync(join(folder, 'index.html'), 'utf8');
   const send = (reply: FastifyReply) =>
-    reply.type('text/html; charset=utf-8').header('cache-control', 'no-store').send(page.replaceAll('NONCE_OF_THIS_PAGE', reply.cspNonce.style));
-  await app.register(fastifyStatic, { root: folder, wildcard: false, globIgnore: ['index.html'], index: false, maxAge: '1y', immutable: true });
+    reply
+      .type('text/html; charset=utf-8')
+      .header('cache-control', 'no-store')
+      .send(page.replaceAll('NONCE_OF_THIS_PAGE', reply.cspNonce.style));
+  await app.register(fastifyStatic, {
+    root: folder,
+    wildcard: false,
+    globIgnore: ['index.html'],
+    index: false,
+    maxAge: '1y',
+    immutable: true,
+  });
   app.get('/', (_, reply) => send(reply));
   app.get('/index.html', (_, reply) => send(reply));
   for (const place of ['designs', 'shelf', 'cups']) {

@@ -29,7 +29,10 @@ export const notFound = (what: string): ProblemError =>
   new ProblemError(404, 'Not here', `This ${what} isn’t here. It may have been removed; go back to the list.`);
 
 export function sendProblem(reply: FastifyReply, status: number, title: string, detail: string, more: object = {}): FastifyReply {
-  return reply.code(status).type('application/problem+json').send({ type: 'about:blank', title, status, detail, ...more });
+  return reply
+    .code(status)
+    .type('application/problem+json')
+    .send({ type: 'about:blank', title, status, detail, ...more });
 }
 
 /** Every error leaves as a problem; what a maker can't help is logged and said plainly. */
@@ -41,11 +44,18 @@ export function answerProblems(app: FastifyInstance): void {
       return sendProblem(reply, 422, 'Not accepted', faults[0]?.sentence ?? 'Some of this can’t be kept.', { faults });
     }
     const status = 'statusCode' in error ? (error.statusCode ?? 500) : 500;
-    if (status === 413) return sendProblem(reply, 413, 'Too large', 'This is larger than any design. Check that it is the right file.');
+    if (status === 413)
+      return sendProblem(reply, 413, 'Too large', 'This is larger than any design. Check that it is the right file.');
     if (status === 415) return sendProblem(reply, 415, 'Wrong kind', 'Send JSON, with the content type application/json.');
-    if (status < 500) return sendProblem(reply, status, 'Not accepted', 'This can’t be read as JSON. Check the file and send it again.');
+    if (status < 500)
+      return sendProblem(reply, status, 'Not accepted', 'This can’t be read as JSON. Check the file and send it again.');
     request.log.error(error);
-    return sendProblem(reply, 500, 'Something broke', 'The workshop’s memory had a fault. Nothing was changed; try again, and look at the program’s own window if it stays.');
+    return sendProblem(
+      reply,
+      500,
+      'Something broke',
+      'The workshop’s memory had a fault. Nothing was changed; try again, and look at the program’s own window if it stays.',
+    );
   });
   app.setNotFoundHandler((_, reply) => sendProblem(reply, 404, 'Not here', 'There is nothing at this address.'));
 }

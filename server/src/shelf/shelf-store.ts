@@ -7,14 +7,23 @@ export class ShelfStore {
   constructor(private readonly store: Store) {}
 
   async all(): Promise<readonly ShelfItem[]> {
-    const rows = await this.store.selectFrom('shelf_item').where('removed_at', 'is', null).select('document').orderBy('place').execute();
+    const rows = await this.store
+      .selectFrom('shelf_item')
+      .where('removed_at', 'is', null)
+      .select('document')
+      .orderBy('place')
+      .execute();
     return rows.map((row) => shelfItemSchema.parse(JSON.parse(row.document)));
   }
 
   /** Puts an item on the shelf, in place of one with the same id. */
   async put(item: ShelfItem): Promise<ShelfItem> {
     const row = { kind: item.kind, document: JSON.stringify(item), removed_at: null };
-    await this.store.insertInto('shelf_item').values({ id: item.id, ...row }).onConflict((conflict) => conflict.column('id').doUpdateSet(row)).execute();
+    await this.store
+      .insertInto('shelf_item')
+      .values({ id: item.id, ...row })
+      .onConflict((conflict) => conflict.column('id').doUpdateSet(row))
+      .execute();
     return item;
   }
 
@@ -29,7 +38,11 @@ export class ShelfStore {
   }
 
   async setRemoved(id: string, removed: boolean): Promise<void> {
-    const { numUpdatedRows } = await this.store.updateTable('shelf_item').set({ removed_at: removed ? new Date().toISOString() : null }).where('id', '=', id).executeTakeFirst();
+    const { numUpdatedRows } = await this.store
+      .updateTable('shelf_item')
+      .set({ removed_at: removed ? new Date().toISOString() : null })
+      .where('id', '=', id)
+      .executeTakeFirst();
     if (numUpdatedRows === 0n) throw notFound('shelf item');
   }
 }

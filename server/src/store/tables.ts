@@ -3,7 +3,14 @@ import type { Generated } from 'kysely';
 /** Rows as they lie in the file. Documents are JSON text; times are ISO 8601 in UTC. */
 export interface Tables {
   design: { id: string; latest: number; kept_at: string; removed_at: string | null };
-  revision: { row: Generated<number>; design_id: string; number: number; parent: number | null; document: string; kept_at: string };
+  revision: {
+    row: Generated<number>;
+    design_id: string;
+    number: number;
+    parent: number | null;
+    document: string;
+    kept_at: string;
+  };
   shelf_item: { id: string; kind: string; document: string; place: Generated<number>; removed_at: string | null };
   cup: { id: string; document: string; place: Generated<number>; removed_at: string | null };
   workshop: { id: 1; settings: string };

@@ -12,7 +12,11 @@ export class WorkshopStore {
 
   async setSettings(settings: Settings): Promise<Settings> {
     const text = JSON.stringify(settings);
-    await this.store.insertInto('workshop').values({ id: 1, settings: text }).onConflict((conflict) => conflict.column('id').doUpdateSet({ settings: text })).execute();
+    await this.store
+      .insertInto('workshop')
+      .values({ id: 1, settings: text })
+      .onConflict((conflict) => conflict.column('id').doUpdateSet({ settings: text }))
+      .execute();
     return settings;
   }
 }

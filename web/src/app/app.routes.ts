@@ -2,10 +2,18 @@ import type { Routes } from '@angular/router';
 
 export const routes: Routes = [
   { path: '', pathMatch: 'full', redirectTo: 'designs' },
-  { path: 'designs', title: 'Designs · Aurantia', loadComponent: () => import('./places/designs/designs-place').then((m) => m.DesignsPlace) },
+  {
+    path: 'designs',
+    title: 'Designs · Aurantia',
+    loadComponent: () => import('./places/designs/designs-place').then((m) => m.DesignsPlace),
+  },
   { path: 'designs/:id', pathMatch: 'full', redirectTo: 'designs/:id/cup' },
   { path: 'designs/:id/:stage', loadComponent: () => import('./design/workspace').then((m) => m.Workspace) },
-  { path: 'shelf', title: 'Shelf · Aurantia', loadComponent: () => import('./places/shelf/shelf-place').then((m) => m.ShelfPlace) },
+  {
+    path: 'shelf',
+    title: 'Shelf · Aurantia',
+    loadComponent: () => import('./places/shelf/shelf-place').then((m) => m.ShelfPlace),
+  },
   { path: 'cups', title: 'Cups · Aurantia', loadComponent: () => import('./places/cups/cups-place').then((m) => m.CupsPlace) },
   { path: '**', redirectTo: 'designs' },
 ];

@@ -12,12 +12,16 @@ export const chunkyGlue: Rule = {
         const way = before[pour.area].glue?.way;
         const coarse = pour.parts.find((part) => (part.cut ?? 0) >= CHUNKY);
         if (!way || !coarse || glueWayFacts[way].chunky) return [];
-        return [{
-          level: 'look' as const, coat: coat.id, area: pour.area,
-          says: `${coarse.name} is ${coarse.cut} mm, too coarse for ${glueWayFacts[way].title.toLowerCase()}.`,
-          why: 'Its film is thinner than the flake needs; edges stand up and come off. A resin wipe or brushed glue holds them.',
-          fix: null,
-        }];
+        return [
+          {
+            level: 'look' as const,
+            coat: coat.id,
+            area: pour.area,
+            says: `${coarse.name} is ${coarse.cut} mm, too coarse for ${glueWayFacts[way].title.toLowerCase()}.`,
+            why: 'Its film is thinner than the flake needs; edges stand up and come off. A resin wipe or brushed glue holds them.',
+            fix: null,
+          },
+        ];
       }),
     ),
 };

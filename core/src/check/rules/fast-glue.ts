@@ -6,11 +6,15 @@ export const fastGlue: Rule = {
     stepsOfKind(facts, 'glitter').flatMap(({ coat, planned, before }) => {
       const open = Math.min(...planned.pours.map((pour) => before[pour.area].glue?.open ?? Infinity));
       if (planned.pours.length < 2 || open > 5) return [];
-      return [{
-        level: 'look' as const, coat: coat.id, area: null,
-        says: `${planned.pours.length} blends go into a glue that takes glitter for ${open} min.`,
-        why: 'It dries before the last colour is on. A resin wipe or a tacky coat gives the time, or glue one area after the other.',
-        fix: null,
-      }];
+      return [
+        {
+          level: 'look' as const,
+          coat: coat.id,
+          area: null,
+          says: `${planned.pours.length} blends go into a glue that takes glitter for ${open} min.`,
+          why: 'It dries before the last colour is on. A resin wipe or a tacky coat gives the time, or glue one area after the other.',
+          fix: null,
+        },
+      ];
     }),
 };

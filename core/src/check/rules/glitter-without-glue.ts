@@ -6,13 +6,15 @@ export const glitterWithoutGlue: Rule = {
     stepsOfKind(facts, 'glitter').flatMap(({ coat, planned, before }) => {
       const dry = planned.pours.filter((pour) => reaches(coat, pour.area) && !before[pour.area].glue);
       if (dry.length === 0) return [];
-      return [{
-        level: 'stop' as const,
-        coat: coat.id,
-        area: dry[0].area,
-        says: `Nothing holds the glitter on ${dry.map((pour) => pour.areaName).join(', ')}.`,
-        why: 'Glitter needs fresh, soft glue under it; without, all of it is cast off.',
-        fix: { does: 'insert coat' as const, label: 'Add glue before it', kind: 'glue' as const, before: coat.id },
-      }];
+      return [
+        {
+          level: 'stop' as const,
+          coat: coat.id,
+          area: dry[0].area,
+          says: `Nothing holds the glitter on ${dry.map((pour) => pour.areaName).join(', ')}.`,
+          why: 'Glitter needs fresh, soft glue under it; without, all of it is cast off.',
+          fix: { does: 'insert coat' as const, label: 'Add glue before it', kind: 'glue' as const, before: coat.id },
+        },
+      ];
     }),
 };

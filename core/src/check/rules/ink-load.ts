@@ -7,11 +7,15 @@ export const inkLoad: Rule = {
     stepsOfKind(facts, 'ink').flatMap(({ coat, planned }) => {
       const load = planned.drops?.load ?? 0;
       if (load <= 5) return [];
-      return [{
-        level: load > 10 ? ('stop' as const) : ('look' as const), coat: coat.id, area: null,
-        says: `A load of ${percentText(load / 100, 1)} is ${load > 10 ? 'too much' : 'a lot'} for resin.`,
-        why: load > 10 ? 'Over 10 % it stays soft for good.' : 'Over 5 % it cures slowly and may stay tacky.',
-        fix: { does: 'set load' as const, label: 'Bring it down to 3 %', coat: coat.id, load: 3 },
-      }];
+      return [
+        {
+          level: load > 10 ? ('stop' as const) : ('look' as const),
+          coat: coat.id,
+          area: null,
+          says: `A load of ${percentText(load / 100, 1)} is ${load > 10 ? 'too much' : 'a lot'} for resin.`,
+          why: load > 10 ? 'Over 10 % it stays soft for good.' : 'Over 5 % it cures slowly and may stay tacky.',
+          fix: { does: 'set load' as const, label: 'Bring it down to 3 %', coat: coat.id, load: 3 },
+        },
+      ];
     }),
 };

@@ -8,11 +8,15 @@ export const sandIntoFlakes: Rule = {
       const thin = areasWhere(facts, (area) => before[area].hasGlitter && before[area].cover < 0.2);
       if (thin.length === 0) return [];
       const film = Math.min(...facts.areas.areas.filter(({ id }) => before[id].hasGlitter).map(({ id }) => before[id].cover));
-      return [{
-        level: film === 0 ? ('stop' as const) : ('look' as const), coat: coat.id, area: null,
-        says: `Only ${thicknessText(film)} of resin lies over the flakes on ${thin.join(', ')}.`,
-        why: 'Sandpaper cuts into them and takes their colour off; at least 0.2 mm has to be over them.',
-        fix: { does: 'insert coat' as const, label: 'Add clear resin before it', kind: 'resin' as const, before: coat.id },
-      }];
+      return [
+        {
+          level: film === 0 ? ('stop' as const) : ('look' as const),
+          coat: coat.id,
+          area: null,
+          says: `Only ${thicknessText(film)} of resin lies over the flakes on ${thin.join(', ')}.`,
+          why: 'Sandpaper cuts into them and takes their colour off; at least 0.2 mm has to be over them.',
+          fix: { does: 'insert coat' as const, label: 'Add clear resin before it', kind: 'resin' as const, before: coat.id },
+        },
+      ];
     }),
 };

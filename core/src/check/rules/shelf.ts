@@ -12,7 +12,10 @@ const named = (coat: Coat): readonly { id: string; kind: ShelfKind }[] => {
     case 'resin':
       return [{ id: coat.resin, kind: 'resin' }];
     case 'ink':
-      return [{ id: coat.resin, kind: 'resin' }, { id: coat.ink, kind: 'ink' }];
+      return [
+        { id: coat.resin, kind: 'resin' },
+        { id: coat.ink, kind: 'ink' },
+      ];
     default:
       return [];
   }
@@ -24,14 +27,31 @@ export const missingItem: Rule = {
     const gone = (shelf: readonly ShelfItem[], id: string, kind: ShelfKind) => !itemOf(shelf, id, kind);
     return [
       ...design.coats.flatMap((coat) =>
-        named(coat).filter(({ id, kind }) => gone(workshop.shelf, id, kind)).map(({ kind }) => ({
-          level: 'stop' as const, coat: coat.id, area: null,
-          says: `The ${kind} this coat uses isn’t on the shelf.`, why: 'Its amounts and its colour can’t be worked out. Choose another.', fix: null,
-        }))),
+        named(coat)
+          .filter(({ id, kind }) => gone(workshop.shelf, id, kind))
+          .map(({ kind }) => ({
+            level: 'stop' as const,
+            coat: coat.id,
+            area: null,
+            says: `The ${kind} this coat uses isn’t on the shelf.`,
+            why: 'Its amounts and its colour can’t be worked out. Choose another.',
+            fix: null,
+          })),
+      ),
       ...design.blends.flatMap((blend) =>
         blend.parts.some((part) => gone(workshop.shelf, part.item, 'glitter'))
-          ? [{ level: 'stop' as const, coat: null, area: blend.area, says: 'A glitter of this blend isn’t on the shelf any more.', why: 'It counts for nothing here. Take it out, or put it back on the shelf.', fix: null }]
-          : []),
+          ? [
+              {
+                level: 'stop' as const,
+                coat: null,
+                area: blend.area,
+                says: 'A glitter of this blend isn’t on the shelf any more.',
+                why: 'It counts for nothing here. Take it out, or put it back on the shelf.',
+                fix: null,
+              },
+            ]
+          : [],
+      ),
     ];
   },
 };
@@ -40,17 +60,23 @@ export const notEnough: Rule = {
   name: 'not enough in stock',
   find: ({ workshop, steps }) => {
     const wanted = new Map<string, number>();
-    for (const part of steps.flatMap((step) => step.planned.pours.flatMap((pour) => pour.parts))) wanted.set(part.item, (wanted.get(part.item) ?? 0) + part.ml);
+    for (const part of steps.flatMap((step) => step.planned.pours.flatMap((pour) => pour.parts)))
+      wanted.set(part.item, (wanted.get(part.item) ?? 0) + part.ml);
     return workshop.shelf.flatMap((item) => {
       const need = wanted.get(item.id) ?? 0;
       if (item.kind !== 'glitter' || item.left === null || need <= item.left + 1e-9) return [];
       const weight = item.flake.solidShare * item.flake.density;
       const text = (ml: number) => amountText(ml, workshop.settings.units, weight);
-      return [{
-        level: 'look' as const, coat: null, area: null,
-        says: `${item.name}: ${text(need)} wanted, ${text(item.left)} left.`,
-        why: 'What is cast off can go back in, but the jar doesn’t hold the pour. Buy more or mix it thinner.', fix: null,
-      }];
+      return [
+        {
+          level: 'look' as const,
+          coat: null,
+          area: null,
+          says: `${item.name}: ${text(need)} wanted, ${text(item.left)} left.`,
+          why: 'What is cast off can go back in, but the jar doesn’t hold the pour. Buy more or mix it thinner.',
+          fix: null,
+        },
+      ];
     });
   },
 };

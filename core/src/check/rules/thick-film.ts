@@ -10,7 +10,9 @@ export const thickFilm: Rule = {
     stepsOfKind(facts, 'resin', 'ink')
       .filter(({ coat }) => coat.thickness > RUNS)
       .map(({ coat }) => ({
-        level: 'stop', coat: coat.id, area: null,
+        level: 'stop',
+        coat: coat.id,
+        area: null,
         says: `A film of ${thicknessText(coat.thickness)} at once runs to the foot.`,
         why: 'Over 0.8 mm resin is heavier than its own grip; two thinner coats lie smooth.',
         fix: { does: 'set thickness', label: 'Make it 0.40 mm', coat: coat.id, thickness: 0.4 },

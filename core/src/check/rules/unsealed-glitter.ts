@@ -11,12 +11,16 @@ export const unsealedGlitter: Rule = {
         return reaches(coat, area) && rawMicrons > 0 && !sealed && (school === 'always' || stuckBy !== 'resin wipe');
       });
       if (loose.length === 0) return [];
-      return [{
-        level: 'look' as const, coat: coat.id, area: null,
-        says: `The glitter on ${loose.join(', ')} goes under resin unsealed.`,
-        why: 'Resin floats loose flakes over the edge and can soften dry glue.',
-        fix: { does: 'insert coat' as const, label: 'Add a clear seal, 25 min', kind: 'seal' as const, before: coat.id },
-      }];
+      return [
+        {
+          level: 'look' as const,
+          coat: coat.id,
+          area: null,
+          says: `The glitter on ${loose.join(', ')} goes under resin unsealed.`,
+          why: 'Resin floats loose flakes over the edge and can soften dry glue.',
+          fix: { does: 'insert coat' as const, label: 'Add a clear seal, 25 min', kind: 'seal' as const, before: coat.id },
+        },
+      ];
     });
   },
 };

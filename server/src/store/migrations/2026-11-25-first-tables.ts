@@ -20,8 +20,12 @@ export async function up(db: Kysely<unknown>): Promise<void> {
     .addUniqueConstraint('revision_number', ['design_id', 'number'])
     .execute();
   // A revision is history: the file itself refuses to rewrite it.
-  await sql`create trigger revision_is_final before update on revision begin select raise(abort, 'a revision is never changed'); end`.execute(db);
-  await sql`create trigger revision_stays before delete on revision begin select raise(abort, 'a revision is never deleted'); end`.execute(db);
+  await sql`create trigger revision_is_final before update on revision begin select raise(abort, 'a revision is never changed'); end`.execute(
+    db,
+  );
+  await sql`create trigger revision_stays before delete on revision begin select raise(abort, 'a revision is never deleted'); end`.execute(
+    db,
+  );
   for (const table of ['shelf_item', 'cup']) {
     await db.schema
       .createTable(table)

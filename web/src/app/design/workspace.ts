@@ -44,13 +44,35 @@ export class Workspace {
     const grave = plan.findings.filter((finding) => finding.level !== 'tip').length;
     return [
       { path: 'cup', name: 'Cup', line: `${areaText(plan.surface.coatable, units)} to coat`, alert: false },
-      { path: 'areas', name: 'Areas', line: areas.areas.length > 0 ? `${countText(areas.areas.length, 'area')}, ${left}` : 'none yet', alert: false },
-      { path: 'colour', name: 'Colour', line: plan.blends.length > 0 ? countText(plan.blends.length, 'blend') : 'no blend yet', alert: false },
       {
-        path: 'coats', name: 'Coats', alert: grave > 0,
-        line: plan.coats.length === 0 ? 'none yet' : grave > 0 ? `${countText(grave, 'thing')} to look at` : `${countText(plan.coats.length, 'coat')}, ${thicknessText(totals.thickness)}`,
+        path: 'areas',
+        name: 'Areas',
+        line: areas.areas.length > 0 ? `${countText(areas.areas.length, 'area')}, ${left}` : 'none yet',
+        alert: false,
       },
-      { path: 'amounts', name: 'Amounts', line: totals.mixes > 0 ? `${resin} resin in ${countText(totals.mixes, 'mix', 'mixes')}` : 'no resin yet', alert: false },
+      {
+        path: 'colour',
+        name: 'Colour',
+        line: plan.blends.length > 0 ? countText(plan.blends.length, 'blend') : 'no blend yet',
+        alert: false,
+      },
+      {
+        path: 'coats',
+        name: 'Coats',
+        alert: grave > 0,
+        line:
+          plan.coats.length === 0
+            ? 'none yet'
+            : grave > 0
+              ? `${countText(grave, 'thing')} to look at`
+              : `${countText(plan.coats.length, 'coat')}, ${thicknessText(totals.thickness)}`,
+      },
+      {
+        path: 'amounts',
+        name: 'Amounts',
+        line: totals.mixes > 0 ? `${resin} resin in ${countText(totals.mixes, 'mix', 'mixes')}` : 'no resin yet',
+        alert: false,
+      },
       { path: 'card', name: 'Card', line: plan.coats.length > 0 ? 'ready to print' : 'wants coats first', alert: false },
     ];
   });

@@ -53,11 +53,19 @@ export class Api {
 }
 
 function problemOf(error: unknown): ApiError {
-  const offline = { title: 'Not reached', status: 0, detail: 'Aurantia can’t be reached. Your work is kept in this browser until it is back.' };
+  const offline = {
+    title: 'Not reached',
+    status: 0,
+    detail: 'Aurantia can’t be reached. Your work is kept in this browser until it is back.',
+  };
   if (!(error instanceof HttpErrorResponse) || error.status === 0) return new ApiError(offline);
   const body: unknown = typeof error.error === 'string' ? safeJson(error.error) : error.error;
   const read = problemSchema.safeParse(body);
-  return new ApiError(read.success ? read.data : { title: 'Not understood', status: error.status, detail: 'The reply can’t be read. Reload the page.' });
+  return new ApiError(
+    read.success
+      ? read.data
+      : { title: 'Not understood', status: error.status, detail: 'The reply can’t be read. Reload the page.' },
+  );
 }
 
 function safeJson(text: string): unknown {

@@ -33,7 +33,9 @@ export class DesignList {
 
   /** Takes a design file's parsed JSON; the memory checks it and names what is wrong. */
   importFile(file: unknown): Observable<KeptDesign> {
-    return this.api.post('designs/import', file, keptDesignSchema).pipe(tap((kept) => this.designs.set([kept, ...this.designs()])));
+    return this.api
+      .post('designs/import', file, keptDesignSchema)
+      .pipe(tap((kept) => this.designs.set([kept, ...this.designs()])));
   }
 
   remove(design: KeptDesign): void {
@@ -42,7 +44,9 @@ export class DesignList {
       next: () => {
         this.designs.set(this.designs().filter((one) => one !== design));
         this.notices.undoable(`${design.document.name} is removed.`, () => {
-          this.api.post(`${path}/restore`, {}, keptDesignSchema).subscribe({ next: () => this.load(), error: (error: unknown) => this.notices.failed(error) });
+          this.api
+            .post(`${path}/restore`, {}, keptDesignSchema)
+            .subscribe({ next: () => this.load(), error: (error: unknown) => this.notices.failed(error) });
         });
       },
       error: (error: unknown) => this.notices.failed(error),

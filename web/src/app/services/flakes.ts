@@ -20,7 +20,12 @@ export class Flakes {
   /** Emits once. Unsubscribing takes the wish back. */
   picture(slot: string, request: FlakeRequest): Observable<FlakeField> {
     return new Observable((subscriber) => {
-      const job: Job = { slot, request, done: (field) => (subscriber.next(field), subscriber.complete()), failed: (error) => subscriber.error(error) };
+      const job: Job = {
+        slot,
+        request,
+        done: (field) => (subscriber.next(field), subscriber.complete()),
+        failed: (error) => subscriber.error(error),
+      };
       this.queue = [...this.queue.filter((one) => one.slot !== slot), job];
       this.next();
       return () => {

@@ -16,7 +16,10 @@ export class Notices {
   }
 
   failed(error: unknown, retry?: () => void): void {
-    const sentence = error instanceof ApiError ? (error.problem.faults?.[0]?.sentence ?? error.problem.detail) : 'Something in this page broke. Reload it; what was kept is still there.';
+    const sentence =
+      error instanceof ApiError
+        ? (error.problem.faults?.[0]?.sentence ?? error.problem.detail)
+        : 'Something in this page broke. Reload it; what was kept is still there.';
     if (!(error instanceof ApiError)) console.error(error);
     const bar = this.bar.open(sentence, retry ? 'Try again' : 'Close', { duration: retry ? 0 : 10000 });
     if (retry) bar.onAction().subscribe(retry);

@@ -1,5 +1,14 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
-import { cupSchema, defaultSettings, settingsSchema, shelfItemSchema, type Cup, type Settings, type ShelfItem, type Workshop } from '@aurantia/core';
+import {
+  cupSchema,
+  defaultSettings,
+  settingsSchema,
+  shelfItemSchema,
+  type Cup,
+  type Settings,
+  type ShelfItem,
+  type Workshop,
+} from '@aurantia/core';
 import { forkJoin, tap, type Observable } from 'rxjs';
 import * as z from 'zod';
 import { Api } from './api';
@@ -54,7 +63,9 @@ export class WorkshopMemory {
     return this.api.put(`shelf/${encodeURIComponent(item.id)}`, item, shelfItemSchema).pipe(
       tap((kept) => {
         const others = this.shelf();
-        this.shelf.set(others.some(({ id }) => id === kept.id) ? others.map((one) => (one.id === kept.id ? kept : one)) : [...others, kept]);
+        this.shelf.set(
+          others.some(({ id }) => id === kept.id) ? others.map((one) => (one.id === kept.id ? kept : one)) : [...others, kept],
+        );
       }),
     );
   }
@@ -63,7 +74,9 @@ export class WorkshopMemory {
     this.api.remove(`shelf/${encodeURIComponent(item.id)}`).subscribe({
       next: () => {
         this.shelf.set(this.shelf().filter(({ id }) => id !== item.id));
-        this.notices.undoable(`${item.name} is off the shelf.`, () => this.putItem(item).subscribe({ error: (error: unknown) => this.notices.failed(error) }));
+        this.notices.undoable(`${item.name} is off the shelf.`, () =>
+          this.putItem(item).subscribe({ error: (error: unknown) => this.notices.failed(error) }),
+        );
       },
       error: (error: unknown) => this.notices.failed(error),
     });
@@ -73,7 +86,9 @@ export class WorkshopMemory {
     return this.api.put(`cups/${encodeURIComponent(id)}`, cup, keptCupSchema).pipe(
       tap((kept) => {
         const others = this.cups();
-        this.cups.set(others.some((one) => one.id === id) ? others.map((one) => (one.id === id ? kept : one)) : [...others, kept]);
+        this.cups.set(
+          others.some((one) => one.id === id) ? others.map((one) => (one.id === id ? kept : one)) : [...others, kept],
+        );
       }),
     );
   }
@@ -82,7 +97,9 @@ export class WorkshopMemory {
     this.api.remove(`cups/${encodeURIComponent(id)}`).subscribe({
       next: () => {
         this.cups.set(this.cups().filter((one) => one.id !== id));
-        this.notices.undoable(`${cup.name} is gone from the cups.`, () => this.putCup(id, cup).subscribe({ error: (error: unknown) => this.notices.failed(error) }));
+        this.notices.undoable(`${cup.name} is gone from the cups.`, () =>
+          this.putCup(id, cup).subscribe({ error: (error: unknown) => this.notices.failed(error) }),
+        );
       },
       error: (error: unknown) => this.notices.failed(error),
     });

@@ -1,15 +1,25 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, model, signal } from '@angular/core';
-import { coatedHeight, lengthText, withArea, withBandsEven, withoutArea, type Area, type AreaId, type Design, type Plan } from '@aurantia/core';
+import {
+  coatedHeight,
+  lengthText,
+  withArea,
+  withBandsEven,
+  withoutArea,
+  type Area,
+  type AreaId,
+  type Design,
+  type Plan,
+} from '@aurantia/core';
 import { v7 } from 'uuid';
 import { NumberField } from '../../parts/fields/number-field';
-import { AreaPipe, LengthPipe } from '../../parts/fields/unit-pipes';
+import { AreaPipe, SpanPipe } from '../../parts/fields/unit-pipes';
 import { WorkshopMemory } from '../../services/workshop';
 import { DesignSession } from '../session';
 
 /** Splits the wall into bands, later ones lying on earlier. */
 @Component({
   selector: 'au-areas-stage',
-  imports: [NumberField, AreaPipe, LengthPipe],
+  imports: [NumberField, AreaPipe, SpanPipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './areas-stage.html',
   styleUrl: './areas-stage.scss',
@@ -27,13 +37,23 @@ export class AreasStage {
   protected readonly topText = computed(() => lengthText(this.top(), this.memory.units()));
   protected readonly hasBase = computed(() => this.design().areas.some((area) => area.kind === 'base'));
   protected readonly rows = computed(() =>
-    this.design().areas.map((area, index) => ({ area, planned: this.plan().areas.areas[index], colour: this.plan().finished[area.id] })),
+    this.design().areas.map((area, index) => ({
+      area,
+      planned: this.plan().areas.areas[index],
+      colour: this.plan().finished[area.id],
+    })),
   );
   /** the wall as a strip, foot at the bottom, shares of the whole height */
   protected readonly strip = computed(() => {
     const { height } = this.plan().surface;
     return this.plan().areas.areas.flatMap((area) =>
-      area.spans.map(({ from, to }) => ({ id: area.id, name: area.name, colour: this.plan().finished[area.id], bottom: (from / height) * 100, tall: ((to - from) / height) * 100 })),
+      area.spans.map(({ from, to }) => ({
+        id: area.id,
+        name: area.name,
+        colour: this.plan().finished[area.id],
+        bottom: (from / height) * 100,
+        tall: ((to - from) / height) * 100,
+      })),
     );
   });
 
@@ -43,7 +63,10 @@ export class AreasStage {
   }
 
   protected set(id: AreaId, field: string, change: Partial<Area>): void {
-    const sentence = this.session.change((design) => ({ ...design, areas: design.areas.map((area) => (area.id === id ? ({ ...area, ...change } as Area) : area)) }));
+    const sentence = this.session.change((design) => ({
+      ...design,
+      areas: design.areas.map((area) => (area.id === id ? ({ ...area, ...change } as Area) : area)),
+    }));
     this.refused.set(sentence ? { id, field, sentence } : null);
   }
 

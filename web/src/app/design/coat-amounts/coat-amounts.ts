@@ -1,13 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { amountText, gramText, percentText, type PlannedCoat } from '@aurantia/core';
-import { AreaPipe, FilmPipe } from '../../parts/fields/unit-pipes';
+import { amountText, areaText, gramText, percentText, thicknessText, type PlannedCoat } from '@aurantia/core';
 import { MaterialGlyph } from '../../parts/glyphs/material-glyph';
 import { WorkshopMemory } from '../../services/workshop';
 
 /** What one coat takes, in figures to read over a glove. */
 @Component({
   selector: 'au-coat-amounts',
-  imports: [AreaPipe, FilmPipe, MaterialGlyph],
+  imports: [MaterialGlyph],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (mix(); as parts) {
@@ -42,7 +41,9 @@ import { WorkshopMemory } from '../../services/workshop';
           <li>
             <b>{{ pour.areaName }}</b>
             @for (part of pour.parts; track part.name) {
-              <span class="part"><au-glyph kind="glitter" [colour]="part.colour" [size]="15" /> {{ part.amount }} {{ part.name }}</span>
+              <span class="part"
+                ><au-glyph kind="glitter" [colour]="part.colour" [size]="15" /> {{ part.amount }} {{ part.name }}</span
+              >
             }
             <span class="soft">{{ pour.total }} in all, {{ pour.castOff }} cast off</span>
           </li>
@@ -51,9 +52,7 @@ import { WorkshopMemory } from '../../services/workshop';
     }
     @if (coat().area !== null) {
       <p class="soft">
-        On {{ coat().area ?? 0 | area }}@if (coat().thickness !== null) {
-          , {{ coat().thickness ?? 0 | film }} thick
-        }
+        {{ spread() }}
       </p>
     }
   `,
@@ -63,6 +62,10 @@ export class CoatAmounts {
   private readonly memory = inject(WorkshopMemory);
   readonly coat = input.required<PlannedCoat>();
 
+  protected readonly spread = computed(() => {
+    const { area, thickness } = this.coat();
+    return `On ${areaText(area ?? 0, this.memory.units())}${thickness === null ? '' : `, ${thicknessText(thickness)} thick`}`;
+  });
   protected readonly load = computed(() => percentText((this.coat().drops?.load ?? 0) / 100, 1));
   protected readonly mix = computed(() => {
     const { mix } = this.coat();

@@ -17,7 +17,10 @@ export class CoatForm {
   readonly design = input.required<Design>();
   readonly coatChange = output<Coat>();
 
-  private readonly refused = linkedSignal<Coat, { field: string; sentence: string } | null>({ source: this.coat, computation: () => null });
+  private readonly refused = linkedSignal<Coat, { field: string; sentence: string } | null>({
+    source: this.coat,
+    computation: () => null,
+  });
   /** the jars this kind of coat is made with */
   protected readonly choices = computed(() => {
     const coat = this.coat();
@@ -25,13 +28,17 @@ export class CoatForm {
     if (coat.kind === 'base') wanted.push({ field: 'paint', label: 'Paint', kind: 'paint', now: coat.paint });
     if (coat.kind === 'glue') wanted.push({ field: 'glue', label: 'Glue', kind: 'glue', now: coat.glue });
     if (coat.kind === 'ink') wanted.push({ field: 'ink', label: 'Ink', kind: 'ink', now: coat.ink });
-    if (coat.kind === 'resin' || coat.kind === 'ink') wanted.push({ field: 'resin', label: 'Resin', kind: 'resin', now: coat.resin });
+    if (coat.kind === 'resin' || coat.kind === 'ink')
+      wanted.push({ field: 'resin', label: 'Resin', kind: 'resin', now: coat.resin });
     return wanted.map((one) => ({ ...one, items: this.memory.shelf().filter((item: ShelfItem) => item.kind === one.kind) }));
   });
   protected readonly places = computed(() => {
     const coat = this.coat();
     if (!('on' in coat)) return null;
-    return { all: coat.on === 'all', areas: this.design().areas.map(({ id, name }) => ({ id, name, on: coat.on === 'all' || coat.on.includes(id) })) };
+    return {
+      all: coat.on === 'all',
+      areas: this.design().areas.map(({ id, name }) => ({ id, name, on: coat.on === 'all' || coat.on.includes(id) })),
+    };
   });
 
   protected set(field: string, value: unknown): void {

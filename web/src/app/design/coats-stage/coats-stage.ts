@@ -40,20 +40,29 @@ export class CoatsStage {
       colours: [...new Set(this.plan().areas.areas.map(({ id }) => this.plan().coats[index].seen[id]))],
     })),
   );
-  protected readonly general = computed(() => this.plan().findings.filter((finding) => finding.coat === null && finding.area === null));
+  protected readonly general = computed(() =>
+    this.plan().findings.filter((finding) => finding.coat === null && finding.area === null),
+  );
 
   protected add(kind: CoatKindName): void {
-    const coat = { ...coatKinds[kind].start({ shelf: this.memory.shelf(), height: heightOf(this.design().cup) }), id: v7() } as Coat;
+    const coat = {
+      ...coatKinds[kind].start({ shelf: this.memory.shelf(), height: heightOf(this.design().cup) }),
+      id: v7(),
+    } as Coat;
     this.refused.set(this.session.change((design) => ({ ...design, coats: [...design.coats, coat] })));
     if (!this.refused()) this.open.set(coat.id);
   }
 
   protected addUsual(): void {
-    this.refused.set(this.session.change((design) => ({ ...design, coats: usualCoats(design, this.memory.workshop(), () => v7()) })));
+    this.refused.set(
+      this.session.change((design) => ({ ...design, coats: usualCoats(design, this.memory.workshop(), () => v7()) })),
+    );
   }
 
   protected change(coat: Coat): void {
-    this.refused.set(this.session.change((design) => ({ ...design, coats: design.coats.map((one) => (one.id === coat.id ? coat : one)) })));
+    this.refused.set(
+      this.session.change((design) => ({ ...design, coats: design.coats.map((one) => (one.id === coat.id ? coat : one)) })),
+    );
   }
 
   protected remove(coat: Coat): void {

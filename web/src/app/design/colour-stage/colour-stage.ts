@@ -1,8 +1,20 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, model, signal } from '@angular/core';
 import { MatMenuModule } from '@angular/material/menu';
 import {
-  amountText, amountUnit, itemOf, percentText, withBlendFrom, withBlendTotal, withPart, withPartMl, withoutPart,
-  type AreaId, type Design, type ItemOf, type Plan, type ShelfItemId,
+  amountText,
+  amountUnit,
+  itemOf,
+  percentText,
+  withBlendFrom,
+  withBlendTotal,
+  withPart,
+  withPartMl,
+  withoutPart,
+  type AreaId,
+  type Design,
+  type ItemOf,
+  type Plan,
+  type ShelfItemId,
 } from '@aurantia/core';
 import { AmountStepper } from '../../parts/fields/amount-stepper';
 import { AreaPipe, SharePipe, SpanPipe } from '../../parts/fields/unit-pipes';
@@ -46,7 +58,9 @@ export class ColourStage {
     return this.memory.shelf().filter((item): item is ItemOf<'glitter'> => item.kind === 'glitter' && !used.has(item.id));
   });
   protected readonly sources = computed(() => this.plan().blends.filter((blend) => blend.area !== this.chosen()));
-  protected readonly findings = computed(() => this.plan().findings.filter((finding) => finding.area !== null && finding.area === this.chosen()));
+  protected readonly findings = computed(() =>
+    this.plan().findings.filter((finding) => finding.area !== null && finding.area === this.chosen()),
+  );
   protected readonly total = computed(() => {
     const blend = this.blend();
     return blend ? amountText(blend.ml, this.memory.units(), blend.ml > 0 ? blend.grams / blend.ml : 1) : '';
@@ -58,7 +72,10 @@ export class ColourStage {
     if (blend.passes === 0) return 'No coat pours this blend yet: shown as if all of it stuck.';
     const held = percentText(blend.poured > 0 ? blend.kept / (blend.poured * blend.passes) : 0);
     const pours = blend.passes === 1 ? 'One pour' : `${blend.passes} pours`;
-    const more = blend.forCover.ml === null ? ` This many passes cover ${percentText(blend.forCover.most)} at most; add a glue and a glitter coat for more.` : '';
+    const more =
+      blend.forCover.ml === null
+        ? ` This many passes cover ${percentText(blend.forCover.most)} at most; add a glue and a glitter coat for more.`
+        : '';
     return `${pours}; the glue keeps ${held} of it, the rest is cast off.${more}`;
   });
 

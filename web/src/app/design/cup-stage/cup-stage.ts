@@ -16,7 +16,9 @@ import { DesignSession } from '../session';
     <h2>Which cup is it?</h2>
     <div class="known" role="group" aria-label="Cups measured before">
       @for (one of cups(); track one.id) {
-        <button type="button" class="plain" [class.on]="one.cup.name === design().cup.name" (click)="take(one.cup)">{{ one.cup.name }}</button>
+        <button type="button" class="plain" [class.on]="one.cup.name === design().cup.name" (click)="take(one.cup)">
+          {{ one.cup.name }}
+        </button>
       }
     </div>
     <au-cup-sheet [cup]="design().cup" [refused]="refused()" (cupChange)="take($event)" />
@@ -86,12 +88,15 @@ export class CupStage {
   readonly plan = input.required<Plan>();
   protected readonly cups = this.memory.cups;
   protected readonly refused = signal<string | null>(null);
-  protected readonly keptAlready = computed(() => this.cups().some(({ cup }) => JSON.stringify(cup) === JSON.stringify(this.design().cup)));
+  protected readonly keptAlready = computed(() =>
+    this.cups().some(({ cup }) => JSON.stringify(cup) === JSON.stringify(this.design().cup)),
+  );
   protected readonly plausible = computed(() => {
     const { volume } = this.design().cup;
     const outside = this.plan().surface.volume;
     if (volume === null) return 'Type what it holds as sold, and the readings can be checked against it.';
-    if (outside < volume) return `The readings enclose ${outside.toFixed(0)} ml, less than the ${volume} ml it holds. One of them must be off.`;
+    if (outside < volume)
+      return `The readings enclose ${outside.toFixed(0)} ml, less than the ${volume} ml it holds. One of them must be off.`;
     return `The readings enclose ${outside.toFixed(0)} ml for a cup sold as ${volume} ml; the rest is its wall and the space in it.`;
   });
 

@@ -1,8 +1,26 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
-import { cupMaterials, cupSchema, cupShapes, faultsOf, measuringSheet, stationsForShape, withAnotherStation, withReading, type Cup, type CupMaterial, type CupShape, type Fault } from '@aurantia/core';
+import {
+  cupMaterials,
+  cupSchema,
+  cupShapes,
+  faultsOf,
+  measuringSheet,
+  stationsForShape,
+  withAnotherStation,
+  withReading,
+  type Cup,
+  type CupMaterial,
+  type CupShape,
+  type Fault,
+} from '@aurantia/core';
 import { NumberField } from '../fields/number-field';
 
-const shapeWords: Record<CupShape, string> = { straight: 'Straight', tapered: 'Tapered', 'two-part': 'Narrow foot', curved: 'Plump' };
+const shapeWords: Record<CupShape, string> = {
+  straight: 'Straight',
+  tapered: 'Tapered',
+  'two-part': 'Narrow foot',
+  curved: 'Plump',
+};
 const shapeHints: Record<CupShape, string> = {
   straight: 'One tape reading and the height.',
   tapered: 'Lay the tape round the foot and round the rim.',
@@ -35,9 +53,16 @@ export class CupSheet {
   protected readonly rows = computed(() => {
     const { shape, stations } = this.draft();
     const names = measuringSheet(shape, stations.length);
-    return stations.map((station, index) => ({ ...station, index, name: names[index], between: index > 0 && index < stations.length - 1 }));
+    return stations.map((station, index) => ({
+      ...station,
+      index,
+      name: names[index],
+      between: index > 0 && index < stations.length - 1,
+    }));
   });
-  protected readonly canAdd = computed(() => ['two-part', 'curved'].includes(this.draft().shape) && this.draft().stations.length < 6 && this.faults().length === 0);
+  protected readonly canAdd = computed(
+    () => ['two-part', 'curved'].includes(this.draft().shape) && this.draft().stations.length < 6 && this.faults().length === 0,
+  );
 
   protected why(path: string): string | null {
     return this.faults().find((fault) => fault.path === path)?.sentence ?? null;

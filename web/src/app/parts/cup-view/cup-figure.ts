@@ -1,4 +1,15 @@
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, type ElementRef, inject, input, signal, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  type ElementRef,
+  inject,
+  input,
+  signal,
+  viewChild,
+} from '@angular/core';
 import { fieldPlanOf, type Cup, type FlakeField, type Plan } from '@aurantia/core';
 import type { Subscription } from 'rxjs';
 import { Flakes } from '../../services/flakes';
@@ -10,7 +21,14 @@ import { LOOK_DOWN, radiusAt, topOf, widestRadius, type Stance } from './project
 @Component({
   selector: 'au-cup-figure',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<canvas #canvas [attr.width]="box().width * dots" [attr.height]="box().height * dots" [style.width.px]="box().width" [style.height.px]="box().height" aria-hidden="true"></canvas>`,
+  template: `<canvas
+    #canvas
+    [attr.width]="box().width * dots"
+    [attr.height]="box().height * dots"
+    [style.width.px]="box().width"
+    [style.height.px]="box().height"
+    aria-hidden="true"
+  ></canvas>`,
   styles: `
     :host,
     canvas {
@@ -43,7 +61,12 @@ export class CupFigure {
       const plan = this.plan();
       wish?.unsubscribe();
       wish = this.flakes
-        .picture(`figure/${plan.design}`, { what: 'cup', plan: fieldPlanOf(plan), cup: this.cup(), pixelsPerMm: Math.max(1, this.scale() * this.dots) })
+        .picture(`figure/${plan.design}`, {
+          what: 'cup',
+          plan: fieldPlanOf(plan),
+          cup: this.cup(),
+          pixelsPerMm: Math.max(1, this.scale() * this.dots),
+        })
         .subscribe({ next: (field) => this.field.set(field), error: (error: unknown) => this.notices.failed(error) });
     });
     effect(() => this.paint());

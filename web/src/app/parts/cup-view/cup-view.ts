@@ -1,4 +1,16 @@
-import { afterNextRender, ChangeDetectionStrategy, Component, computed, DestroyRef, effect, ElementRef, inject, input, signal, viewChild } from '@angular/core';
+import {
+  afterNextRender,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  ElementRef,
+  inject,
+  input,
+  signal,
+  viewChild,
+} from '@angular/core';
 import { fieldPlanOf, type Cup, type FlakeField, type Plan } from '@aurantia/core';
 import type { Subscription } from 'rxjs';
 import { Flakes } from '../../services/flakes';
@@ -6,11 +18,9 @@ import { Notices } from '../../services/notices';
 import { WorkshopMemory } from '../../services/workshop';
 import type { LatheCup } from './lathe-cup';
 import { paintCup } from './paint-cup';
-import { radiusAt, rowOf, stanceIn, topOf, type Stance } from './projection';
+import { LOOK_DOWN, radiusAt, rowOf, stanceIn, topOf, type Stance } from './projection';
 import { ticksUpTo } from './ruler';
 
-/** Pixels a mm of the unrolled wall: flakes of 0.4 mm are nearly two of them. */
-const GRAIN = 4;
 const RULER = 58;
 
 /** The cup, large and turning, with a ruler and the edges of its areas. */
@@ -46,6 +56,8 @@ export class CupView {
     const stance = stanceIn(this.cup().stations, Math.max(80, width - RULER - 24), Math.max(80, height), 10);
     return { ...stance, axis: stance.axis + RULER };
   });
+  /** pixels a mm of the unrolled wall: as many as the screen shows, so that flakes stay crisp */
+  private readonly grain = computed(() => Math.max(1, Math.round(this.stance().scale * this.dots * 4) / 4));
   protected readonly ticks = computed(() => {
     const units = this.memory.units();
     return ticksUpTo(this.plan().surface.height, units).map((tick) => ({ ...tick, y: rowOf(this.stance(), tick.mm) }));
@@ -59,7 +71,13 @@ export class CupView {
       .filter((mm) => mm > 0 && mm < topOf(stations))
       .map((mm) => {
         const reach = radiusAt(stations, mm) * stance.scale + 14;
-        return { mm, y: rowOf(stance, mm), left: stance.axis - reach, right: stance.axis + reach };
+        const r = radiusAt(stations, mm) * stance.scale;
+        const y = rowOf(stance, mm);
+        // along the wall that faces you, then out to both sides
+        return {
+          mm,
+          line: `M ${stance.axis - reach} ${y} H ${stance.axis - r} A ${r} ${r * Math.sin(LOOK_DOWN)} 0 0 0 ${stance.axis + r} ${y} H ${stance.axis + reach}`,
+        };
       });
   });
   protected readonly brackets = computed(() => {
@@ -67,7 +85,9 @@ export class CupView {
     return (area?.spans ?? []).map(({ from, to }) => ({ top: rowOf(this.stance(), to), bottom: rowOf(this.stance(), from) }));
   });
   protected readonly spoken = computed(() => {
-    const names = this.plan().areas.areas.map((area) => area.name).join(', ');
+    const names = this.plan()
+      .areas.areas.map((area) => area.name)
+      .join(', ');
     return `${this.plan().name} on ${this.cup().name}${names ? `: ${names}` : ', no areas yet'}. Arrow keys turn it.`;
   });
 
@@ -83,7 +103,7 @@ export class CupView {
       this.lathe?.dispose();
     });
     afterNextRender(() => void this.begin());
-    effect(() => this.ask(this.plan(), this.cup()));
+    effect(() => this.ask(this.plan(), this.cup(), this.grain()));
     effect(() => {
       const { stations } = this.cup();
       if (this.way() === 'solid') this.lathe?.shape(stations);
@@ -132,10 +152,11 @@ export class CupView {
     }
   }
 
-  private ask(plan: Plan, cup: Cup): void {
+  private ask(plan: Plan, cup: Cup, pixelsPerMm: number): void {
+    if (this.size().width === 0) return;
     this.busy.set(true);
     this.wish?.unsubscribe();
-    this.wish = this.flakes.picture('cup', { what: 'cup', plan: fieldPlanOf(plan), cup, pixelsPerMm: GRAIN }).subscribe({
+    this.wish = this.flakes.picture('cup', { what: 'cup', plan: fieldPlanOf(plan), cup, pixelsPerMm }).subscribe({
       next: (field) => {
         this.field.set(field);
         this.busy.set(false);
@@ -158,7 +179,14 @@ export class CupView {
       canvas.height = height * this.dots;
       const context = canvas.getContext('2d');
       const { scale, axis, ground } = stance;
-      if (context) paintCup(context, field, this.cup().stations, { scale: scale * this.dots, axis: axis * this.dots, ground: ground * this.dots }, turn);
+      if (context)
+        paintCup(
+          context,
+          field,
+          this.cup().stations,
+          { scale: scale * this.dots, axis: axis * this.dots, ground: ground * this.dots },
+          turn,
+        );
     }
     canvas.dataset['painted'] = way;
   }

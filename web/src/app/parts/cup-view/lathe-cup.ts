@@ -1,7 +1,23 @@
 import type { FlakeField, Station } from '@aurantia/core';
 import {
-  AmbientLight, BackSide, CanvasTexture, Color, DirectionalLight, DoubleSide, LatheGeometry, LinearFilter, LinearMipmapLinearFilter,
-  Mesh, MeshBasicMaterial, MeshStandardMaterial, OrthographicCamera, RepeatWrapping, RingGeometry, Scene, SRGBColorSpace, Vector2, WebGLRenderer,
+  AmbientLight,
+  BackSide,
+  CanvasTexture,
+  Color,
+  DirectionalLight,
+  DoubleSide,
+  LatheGeometry,
+  LinearFilter,
+  Mesh,
+  MeshBasicMaterial,
+  MeshStandardMaterial,
+  OrthographicCamera,
+  RepeatWrapping,
+  RingGeometry,
+  Scene,
+  SRGBColorSpace,
+  Vector2,
+  WebGLRenderer,
 } from 'three';
 import { LOOK_DOWN, radiusAt, topOf, type Stance } from './projection';
 
@@ -12,7 +28,7 @@ export class LatheCup {
   private readonly renderer: WebGLRenderer;
   private readonly scene = new Scene();
   private readonly camera = new OrthographicCamera();
-  private readonly wallMaterial = new MeshStandardMaterial({ roughness: 0.34, metalness: 0 });
+  private readonly wallMaterial = new MeshStandardMaterial({ roughness: 0.3, metalness: 0 });
   private wall: Mesh | null = null;
   private readonly furniture: Mesh[] = [];
 
@@ -20,11 +36,11 @@ export class LatheCup {
   constructor(canvas: HTMLCanvasElement) {
     this.renderer = new WebGLRenderer({ canvas, alpha: true, antialias: true });
     this.renderer.setClearColor(new Color(0, 0, 0), 0);
-    const window = new DirectionalLight(0xfff6e8, 2.1);
-    window.position.set(-2.2, 1.4, 3);
+    const window = new DirectionalLight(0xfff6e8, 2.7);
+    window.position.set(-2.4, 1.2, 2.4);
     const lamp = new DirectionalLight(0xffffff, 0.5);
     lamp.position.set(3, 0.5, 1.5);
-    this.scene.add(new AmbientLight(0xffffff, 1.35), window, lamp);
+    this.scene.add(new AmbientLight(0xffffff, 1.15), window, lamp);
   }
 
   shape(stations: readonly Station[]): void {
@@ -43,9 +59,18 @@ export class LatheCup {
     const position = geometry.getAttribute('position');
     for (let i = 0; i < uv.count; i += 1) uv.setY(i, position.getY(i) / top);
     this.wall = new Mesh(geometry, this.wallMaterial);
-    const inside = new Mesh(new LatheGeometry(profile.map(({ x, y }) => new Vector2(x - 1.5, y)), ROUND), new MeshBasicMaterial({ color: 0x5f666b, side: BackSide }));
+    const inside = new Mesh(
+      new LatheGeometry(
+        profile.map(({ x, y }) => new Vector2(x - 1.5, y)),
+        ROUND,
+      ),
+      new MeshBasicMaterial({ color: 0x5f666b, side: BackSide }),
+    );
     const rim = radiusAt(stations, top);
-    const lip = new Mesh(new RingGeometry(rim - 2.4, rim + 0.4, ROUND), new MeshStandardMaterial({ color: 0xd4d8dc, roughness: 0.25, metalness: 0.2, side: DoubleSide }));
+    const lip = new Mesh(
+      new RingGeometry(rim - 2.4, rim + 0.4, ROUND),
+      new MeshStandardMaterial({ color: 0xd4d8dc, roughness: 0.25, metalness: 0.2, side: DoubleSide }),
+    );
     lip.rotation.x = -Math.PI / 2;
     lip.position.y = top + 0.1;
     this.furniture.push(inside, lip);
@@ -60,9 +85,10 @@ export class LatheCup {
     const texture = new CanvasTexture(picture);
     texture.colorSpace = SRGBColorSpace;
     texture.wrapS = RepeatWrapping;
-    texture.minFilter = LinearMipmapLinearFilter;
+    // The wrap is made as fine as the screen; smaller copies of it would only blur the flakes.
+    texture.generateMipmaps = false;
+    texture.minFilter = LinearFilter;
     texture.magFilter = LinearFilter;
-    texture.anisotropy = 4;
     this.wallMaterial.map?.dispose();
     this.wallMaterial.map = texture;
     this.wallMaterial.needsUpdate = true;

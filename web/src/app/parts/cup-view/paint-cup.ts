@@ -6,7 +6,13 @@ import { LOOK_DOWN, radiusAt, rowOf, topOf, type Stance } from './projection';
  * looked up on the wall it shows.
  * @param turn radians the cup is turned to the right
  */
-export function paintCup(context: CanvasRenderingContext2D, field: FlakeField, stations: readonly Station[], stance: Stance, turn: number): void {
+export function paintCup(
+  context: CanvasRenderingContext2D,
+  field: FlakeField,
+  stations: readonly Station[],
+  stance: Stance,
+  turn: number,
+): void {
   const { width, height } = context.canvas;
   const image = context.getImageData(0, 0, width, height);
   const wall = new Uint32Array(field.pixels.buffer, field.pixels.byteOffset, field.width * field.height);

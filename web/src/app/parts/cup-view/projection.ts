@@ -12,7 +12,8 @@ export interface Stance {
   readonly ground: number;
 }
 
-export const widestRadius = (stations: readonly Station[]): number => radiusOf(Math.max(...stations.map((station) => station.circumference)));
+export const widestRadius = (stations: readonly Station[]): number =>
+  radiusOf(Math.max(...stations.map((station) => station.circumference)));
 
 export const topOf = (stations: readonly Station[]): number => stations[stations.length - 1].height;
 

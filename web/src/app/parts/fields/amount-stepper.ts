@@ -8,7 +8,15 @@ import { WorkshopMemory } from '../../services/workshop';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="stepper" role="group" [attr.aria-label]="label()">
-      <button type="button" tabindex="-1" [attr.aria-label]="'Less ' + label()" (click)="step(-1)" [disabled]="value() <= least()">−</button>
+      <button
+        type="button"
+        tabindex="-1"
+        [attr.aria-label]="'Less ' + label()"
+        (click)="step(-1)"
+        [disabled]="value() <= least()"
+      >
+        −
+      </button>
       <input
         [value]="text()"
         inputmode="decimal"

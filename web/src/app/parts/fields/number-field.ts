@@ -1,5 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output, signal } from '@angular/core';
-import { amountFigure, amountUnit, fahrenheitOf, lengthFigure, readMeasure, tidy, type Measure, type Units } from '@aurantia/core';
+import {
+  amountFigure,
+  amountUnit,
+  fahrenheitOf,
+  lengthFigure,
+  readMeasure,
+  tidy,
+  type Measure,
+  type Units,
+} from '@aurantia/core';
 import { WorkshopMemory } from '../../services/workshop';
 
 let made = 0;

@@ -1,5 +1,5 @@
 import { inject, Pipe, type PipeTransform } from '@angular/core';
-import { amountText, areaText, durationText, lengthText, percentText, spanText, thicknessText } from '@aurantia/core';
+import { amountText, areaText, durationText, lengthText, percentText, spanText } from '@aurantia/core';
 import { WorkshopMemory } from '../../services/workshop';
 
 /* Each words a figure of the core in the workshop's units. Impure, so that a change of units shows at once. */
@@ -31,11 +31,6 @@ export class AmountPipe implements PipeTransform {
 @Pipe({ name: 'share' })
 export class SharePipe implements PipeTransform {
   transform = (share: number, digits = 0): string => percentText(share, digits);
-}
-
-@Pipe({ name: 'film' })
-export class FilmPipe implements PipeTransform {
-  transform = (mm: number): string => thicknessText(mm);
 }
 
 @Pipe({ name: 'minutes' })

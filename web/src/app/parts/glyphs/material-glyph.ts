@@ -13,7 +13,9 @@ const outlines: Record<ShelfKind, string> = {
 @Component({
   selector: 'au-glyph',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<svg viewBox="-1 -1 26 26" [attr.width]="size()" [attr.height]="size()" aria-hidden="true"><path [attr.d]="outline()" [attr.fill]="colour()" stroke="#2a1b2e" stroke-opacity=".28" stroke-width="1" /></svg>`,
+  template: `<svg viewBox="-1 -1 26 26" [attr.width]="size()" [attr.height]="size()" aria-hidden="true">
+    <path [attr.d]="outline()" [attr.fill]="colour()" stroke="#2a1b2e" stroke-opacity=".28" stroke-width="1" />
+  </svg>`,
   styles: `
     :host {
       display: inline-flex;

@@ -33,10 +33,18 @@ export class Swatch {
 
   constructor() {
     effect((onCleanup) => {
-      const request = { what: 'swatch' as const, plan: fieldPlanOf(this.plan()), area: this.area(), side: SWATCH_SIDE, pixelsPerMm: GRAIN };
+      const request = {
+        what: 'swatch' as const,
+        plan: fieldPlanOf(this.plan()),
+        area: this.area(),
+        side: SWATCH_SIDE,
+        pixelsPerMm: GRAIN,
+      };
       const wish: Subscription = this.flakes.picture('swatch', request).subscribe({
         next: (field) => {
-          this.canvas().nativeElement.getContext('2d')?.putImageData(new ImageData(field.pixels, field.width, field.height), 0, 0);
+          this.canvas()
+            .nativeElement.getContext('2d')
+            ?.putImageData(new ImageData(field.pixels, field.width, field.height), 0, 0);
           this.canvas().nativeElement.dataset['painted'] = 'yes';
         },
         error: (error: unknown) => this.notices.failed(error),

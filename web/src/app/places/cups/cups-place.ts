@@ -33,9 +33,13 @@ export class CupsPlace {
   private readonly picked = signal<string | null>(null);
   protected readonly loaded = this.memory.loaded;
   protected readonly cups = computed(() =>
-    this.memory.cups().map((kept) => ({ kept, plan: planOf(startingDesign(kept.id, kept.cup.name, kept.cup), this.memory.workshop()) })),
+    this.memory
+      .cups()
+      .map((kept) => ({ kept, plan: planOf(startingDesign(kept.id, kept.cup.name, kept.cup), this.memory.workshop()) })),
   );
-  protected readonly chosen = computed(() => this.cups().find(({ kept }) => kept.id === this.picked()) ?? this.cups().at(0) ?? null);
+  protected readonly chosen = computed(
+    () => this.cups().find(({ kept }) => kept.id === this.picked()) ?? this.cups().at(0) ?? null,
+  );
 
   protected pick(id: string): void {
     this.picked.set(id);

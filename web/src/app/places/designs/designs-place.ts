@@ -58,7 +58,11 @@ export class DesignsPlace {
   protected readonly low = computed(() =>
     this.memory
       .shelf()
-      .flatMap((item) => (item.left === null || item.kind === 'paint' || item.kind === 'ink' ? [] : [{ item, left: item.left, full: item.kind === 'resin' ? 1000 : 110 }]))
+      .flatMap((item) =>
+        item.left === null || item.kind === 'paint' || item.kind === 'ink'
+          ? []
+          : [{ item, left: item.left, full: item.kind === 'resin' ? 1000 : 110 }],
+      )
       .sort((a, b) => a.left / a.full - b.left / b.full)
       .slice(0, 4),
   );

@@ -28,7 +28,9 @@ import { healthNotes } from '@aurantia/core';
         <p class="soft">{{ note }}</p>
       }
     </mat-dialog-content>
-    <mat-dialog-actions align="end"><button type="button" class="plain" mat-dialog-close cdkFocusInitial>Done</button></mat-dialog-actions>
+    <mat-dialog-actions align="end"
+      ><button type="button" class="plain" mat-dialog-close cdkFocusInitial>Done</button></mat-dialog-actions
+    >
   `,
   styles: `
     mat-dialog-content {

@@ -1,5 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
-import { faultsOf, finishes, glitterKinds, glueWayFacts, glueWays, shelfItemSchema, withCut, type Fault, type ShelfItem } from '@aurantia/core';
+import {
+  faultsOf,
+  finishes,
+  glitterKinds,
+  glueWayFacts,
+  glueWays,
+  shelfItemSchema,
+  withCut,
+  type Fault,
+  type ShelfItem,
+} from '@aurantia/core';
 import { NumberField } from '../../parts/fields/number-field';
 import { Notices } from '../../services/notices';
 import { WorkshopMemory } from '../../services/workshop';
@@ -20,7 +30,10 @@ export class ItemForm {
   readonly kept = output<ShelfItem>();
   readonly removed = output();
 
-  protected readonly flakeKinds = glitterKinds.map((kind) => ({ kind, name: { solid: 'opaque', tinted: 'see-through', opal: 'opal' }[kind] }));
+  protected readonly flakeKinds = glitterKinds.map((kind) => ({
+    kind,
+    name: { solid: 'opaque', tinted: 'see-through', opal: 'opal' }[kind],
+  }));
   protected readonly finishes = finishes;
   protected readonly ways = glueWays.map((way) => ({ way, title: glueWayFacts[way].title }));
   protected readonly draft = linkedSignal(this.item);
@@ -55,6 +68,8 @@ export class ItemForm {
   private put(item: ShelfItem): void {
     this.draft.set(item);
     if (this.faults().length > 0) return;
-    this.memory.putItem(item).subscribe({ next: (kept) => this.kept.emit(kept), error: (error: unknown) => this.notices.failed(error) });
+    this.memory
+      .putItem(item)
+      .subscribe({ next: (kept) => this.kept.emit(kept), error: (error: unknown) => this.notices.failed(error) });
   }
 }

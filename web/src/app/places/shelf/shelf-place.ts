@@ -1,6 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal, input } from '@angular/core';
 import { MatMenuModule } from '@angular/material/menu';
-import { colourOf, facePerMl, flakesPerMl, glueWayFacts, gramsPerMl, startingItem, type ItemOf, type ShelfItem, type ShelfKind } from '@aurantia/core';
+import {
+  colourOf,
+  facePerMl,
+  flakesPerMl,
+  glueWayFacts,
+  gramsPerMl,
+  startingItem,
+  type ItemOf,
+  type ShelfItem,
+  type ShelfKind,
+} from '@aurantia/core';
 import { v7 } from 'uuid';
 import { MaterialGlyph } from '../../parts/glyphs/material-glyph';
 import { WorkshopMemory } from '../../services/workshop';
@@ -39,7 +49,11 @@ export class ShelfPlace {
         ...group,
         items: this.memory
           .shelf()
-          .filter((item) => item.kind === group.kind && (wanted === '' || `${item.name} ${item.note} ${factOf(item)}`.toLowerCase().includes(wanted)))
+          .filter(
+            (item) =>
+              item.kind === group.kind &&
+              (wanted === '' || `${item.name} ${item.note} ${factOf(item)}`.toLowerCase().includes(wanted)),
+          )
           .map((item) => ({ item, colour: colourOf(item), fact: factOf(item) })),
       }))
       .filter((group) => group.items.length > 0);

@@ -1,0 +1,55 @@
+import js from '@eslint/js';
+import angular from 'angular-eslint';
+import tseslint from 'typescript-eslint';
+
+const forbid = (patterns) => ({ 'no-restricted-imports': ['error', { patterns }] });
+
+export default tseslint.config(
+  { ignores: ['**/node_modules', '**/dist', '**/.angular', '.demo', '.test', '**/coverage', '**/*.cjs'] },
+  js.configs.recommended,
+  { files: ['scripts/*.mjs', 'eslint.config.mjs'], languageOptions: { globals: { console: 'readonly', process: 'readonly' } } },
+  {
+    files: ['**/*.ts'],
+    extends: [tseslint.configs.strict, tseslint.configs.stylistic],
+    rules: {
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/no-non-null-assertion': 'error',
+      '@typescript-eslint/consistent-type-imports': 'off',
+      'max-lines': ['error', { max: 300 }],
+      'no-empty': 'error',
+    },
+  },
+  // The borders: the core knows nobody, the screens never reach into the server.
+  {
+    files: ['core/src/**/*.ts'],
+    rules: forbid([
+      { regex: '^(?!\\.{1,2}/|\\.\\.?$|zod$|culori/fn$|uuid$)', message: 'The core imports only zod, culori and its own files.' },
+    ]),
+  },
+  {
+    files: ['web/src/**/*.ts'],
+    extends: [angular.configs.tsRecommended],
+    processor: angular.processInlineTemplates,
+    rules: {
+      ...forbid([
+        {
+          group: ['**/server/**', '@aurantia/server', '**/core/src/**'],
+          message: 'Screens import the core by its name and never the server.',
+        },
+      ]),
+      '@angular-eslint/component-selector': ['error', { type: 'element', prefix: 'au', style: 'kebab-case' }],
+      '@angular-eslint/prefer-on-push-component-change-detection': 'error',
+      '@angular-eslint/no-pipe-impure': 'off', // units change under a figure that stays the same
+    },
+  },
+  {
+    files: ['server/src/**/*.ts'],
+    rules: forbid([
+      {
+        group: ['**/web/**', '@aurantia/web', '**/core/src/**'],
+        message: 'The server imports the core by its name and never the screens.',
+      },
+    ]),
+  },
+  { files: ['web/src/**/*.html'], extends: [angular.configs.templateRecommended, angular.configs.templateAccessibility] },
+);

@@ -1,0 +1,10 @@
+// `npm run demo`: the workshop “Quince & Ember” on a database of its own; `-- --fresh` makes it anew.
+import { rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { built, installed, ROOT, serve } from './ready.mjs';
+
+const folder = join(ROOT, '.demo');
+installed();
+built();
+if (process.argv.includes('--fresh')) rmSync(folder, { recursive: true, force: true });
+await serve(['--demo'], { AURANTIA_DATA: folder });
