@@ -27,6 +27,7 @@ export async function createApp(memory: Memory, screens: string | null, logged =
     return read.success ? { value: read.data } : { error: read.error };
   });
   app.setSerializerCompiler(serializerCompiler);
+  app.removeContentTypeParser('text/plain');
   answerProblems(app);
   await guard(app);
   await app.register(swagger, { openapi: { info: { title: 'Aurantia', version: '1' } }, transform: jsonSchemaTransform });

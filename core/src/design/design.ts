@@ -32,7 +32,10 @@ export const designSchema = z
   });
 export type Design = z.infer<typeof designSchema>;
 
-interface CrossFault { readonly path: readonly (string | number)[]; readonly sentence: string }
+interface CrossFault {
+  readonly path: readonly (string | number)[];
+  readonly sentence: string;
+}
 
 /** What is wrong between parts of a design that are each sound on their own. */
 function crossFaults(design: Pick<Design, 'cup' | 'areas' | 'blends' | 'coats'>): readonly CrossFault[] {

@@ -111,12 +111,12 @@ export function amountLines(coat: PlannedCoat, units: Units): readonly string[] 
   if (mix) {
     const ratio = mix.ratio.join(':');
     const named = mix.resin.includes(ratio) ? mix.resin : `${mix.resin} ${ratio}`;
-    const weight = { a: mix.aGrams / mix.a, b: mix.bGrams / mix.b, both: (mix.aGrams + mix.bGrams) / mix.mix };
-    lines.push(
-      `${named}: A ${amountText(mix.a, units, weight.a)} + B ${amountText(mix.b, units, weight.b)} = ${amountText(mix.mix, units, weight.both)}`,
-    );
-    if (units.amount !== 'gram') lines.push(`on the scale: A ${gramText(mix.aGrams)} + B ${gramText(mix.bGrams)}`);
-    if (mix.fill > 0.05) lines.push(`${amountText(mix.fill, units, weight.both)} of it sinks into the glitter`);
+    // Who measures by volume may still want to check it on the scale.
+    const part = (ml: number, grams: number) =>
+      units.amount === 'gram' ? amountText(ml, units, grams / ml) : `${amountText(ml, units, grams / ml)} (${gramText(grams)})`;
+    const whole = (mix.aGrams + mix.bGrams) / mix.mix;
+    lines.push(`${named}: A ${part(mix.a, mix.aGrams)} + B ${part(mix.b, mix.bGrams)} = ${amountText(mix.mix, units, whole)}`);
+    if (mix.fill > 0.05) lines.push(`${amountText(mix.fill, units, whole)} of it sinks into the glitter`);
   }
   if (coat.drops)
     lines.push(`${countText(coat.drops.count, 'drop')} of ${coat.drops.ink}, ${percentText(coat.drops.load / 100, 1)} load`);

@@ -9,7 +9,9 @@ export function remember<Args extends readonly unknown[], Result>(
 ): (...args: Args) => Result {
   const kept: { args: Args; result: Result }[] = [];
   return (...args) => {
-    const at = kept.findIndex((entry) => entry.args.every((arg, i) => Object.is(arg, args[i])));
+    const at = kept.findIndex(
+      (entry) => entry.args.length === args.length && entry.args.every((arg, i) => Object.is(arg, args[i])),
+    );
     if (at >= 0) return kept[at].result;
     const result = work(...args);
     kept.unshift({ args, result });

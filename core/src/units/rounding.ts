@@ -12,7 +12,7 @@ export function roundUpToStep(value: number, step: number): number {
   return tidy(Math.ceil(value / step - 1e-9) * step);
 }
 
-/** Cuts the binary tail after nine decimals. */
+/** Cuts the binary tail after nine decimals; adding 0 turns −0 into 0. */
 export function tidy(value: number): number {
-  return Math.round(value * 1e9) / 1e9;
+  return Math.round(value * 1e9) / 1e9 + 0;
 }

@@ -24,36 +24,60 @@ const SOFT = '#6B5A66';
 const PEEL = '#C2470F';
 const LINE = '#E6DAC8';
 
+/** Type sizes that are tried, pt: the largest that keeps the card on one page. Smaller can't be read at a bench. */
+const SIZES = [8.6, 8.1, 7.6, 7.1, 6.7];
+
 /**
- * The card as a PDF page.
+ * The card as a PDF: one page, or more where so many coats would be too small to read.
  * @param drawing the cup as SVG
  */
 export async function cardPdf(card: Card, drawing: string, paper: 'A4' | 'Letter'): Promise<Buffer> {
+  for (const size of SIZES) {
+    const laid = await layOut(card, drawing, paper, size);
+    if (laid.pages === 1 || size === SIZES[SIZES.length - 1]) return laid.pdf;
+  }
+  return (await layOut(card, drawing, paper, SIZES[0])).pdf;
+}
+
+async function layOut(
+  card: Card,
+  drawing: string,
+  paper: 'A4' | 'Letter',
+  fontSize: number,
+): Promise<{ pdf: Buffer; pages: number }> {
+  let pages = 0;
   const definition: TDocumentDefinitions = {
     pageSize: paper === 'A4' ? 'A4' : 'LETTER',
-    pageMargins: [36, 32, 36, 32],
+    pageMargins: [34, 28, 34, 28],
     info: { title: `${card.title}, card` },
-    defaultStyle: { font: 'Figtree', fontSize: 8.2, color: INK, lineHeight: 1.12 },
+    defaultStyle: { font: 'Figtree', fontSize, color: INK, lineHeight: 1.08 },
+    footer: (page, count) => {
+      pages = count;
+      return count === 1
+        ? ''
+        : { text: `${card.title}, page ${page} of ${count}`, alignment: 'right', margin: [34, 6], color: SOFT };
+    },
     content: [
       {
         columns: [
           { width: '*', stack: headOf(card) },
-          { width: 96, svg: drawing, fit: [92, 118], alignment: 'right' },
+          { width: 84, svg: drawing, fit: [80, 100], alignment: 'right' },
         ],
         columnGap: 14,
       },
-      { text: 'Coats, in order', font: 'Bricolage', fontSize: 11, margin: [0, 8, 0, 3] },
+      { text: 'Coats, in order', font: 'Bricolage', fontSize: 11, margin: [0, 6, 0, 2] },
       coatsTable(card),
-      ...(card.look.length > 0
-        ? [
-            { text: 'Look at', font: 'Bricolage', fontSize: 10, margin: [0, 6, 0, 2] as [number, number, number, number] },
-            { ul: [...card.look] },
-          ]
-        : []),
-      { text: card.health.join(' '), fontSize: 7, color: SOFT, margin: [0, 8, 0, 0] },
+      ...lookAt(card),
+      { text: card.health.join(' '), fontSize: fontSize * 0.85, color: SOFT, margin: [0, 6, 0, 0] },
     ],
   };
-  return pdfmake.createPdf(definition).getBuffer();
+  const pdf = await pdfmake.createPdf(definition).getBuffer();
+  return { pdf, pages };
+}
+
+function lookAt(card: Card): Content[] {
+  if (card.look.length === 0) return [];
+  return [{ text: 'Look at', font: 'Bricolage', fontSize: 10, margin: [0, 5, 0, 1] }, { ul: [...card.look] }];
 }
 
 function headOf(card: Card): Content[] {
@@ -96,11 +120,11 @@ function coatsTable(card: Card): Content {
       hLineWidth: (row: number) => (row === 0 ? 0 : 0.6),
       vLineWidth: () => 0,
       paddingLeft: () => 0,
-      paddingTop: () => 2.5,
-      paddingBottom: () => 2.5,
+      paddingTop: () => 1.8,
+      paddingBottom: () => 1.8,
     },
     table: {
-      widths: [14, '*', 200, 9],
+      widths: [14, '*', 222, 9],
       dontBreakRows: true,
       body: card.coats.map((coat) => [
         { text: String(coat.number), font: 'Bricolage', color: PEEL, fontSize: 10 },
@@ -116,7 +140,7 @@ function coatsTable(card: Card): Content {
             ...coat.cautions.map((caution) => ({ text: caution, color: '#8A5A00' })),
           ],
         },
-        { stack: coat.amounts.map((amount, index) => ({ text: amount, bold: index < 2 })) },
+        { stack: coat.amounts.map((amount, index) => ({ text: amount, bold: index < 2 || coat.amounts.length > 3 })) },
         // a box to tick with a pencil
         { canvas: [{ type: 'rect', x: 0, y: 1, w: 9, h: 9, r: 2, lineColor: SOFT, lineWidth: 0.7 }] },
       ]),

@@ -1,0 +1,127 @@
+import {
+  coatedHeight,
+  movedCoat,
+  planOf,
+  startingDesign,
+  startingItem,
+  shelfItemSchema,
+  usualCoats,
+  withArea,
+  withBandsEven,
+  withBlendFrom,
+  withBlendTotal,
+  withCut,
+  withPart,
+  withPartMl,
+  withoutArea,
+  withoutPart,
+  designSchema,
+  type AreaId,
+  type ItemOf,
+  type ShelfItemId,
+} from '../src';
+import { coat, designWith, ids, workshop } from './workshop';
+
+const low = 'low' as AreaId;
+const high = 'high' as AreaId;
+const rain = 'penny-rain' as ShelfItemId;
+const sound = (design: unknown) => expect(designSchema.safeParse(design).success).toBe(true);
+
+describe('areas', () => {
+  test('a new band goes on top of the others, or halfway when there is no room', () => {
+    const half = designWith([], { areas: [{ kind: 'band', id: 'low', name: 'Low', from: 0, to: 60 }], blends: [] });
+    expect(withArea(half, 'x' as AreaId, 'band').areas.at(-1)).toMatchObject({ from: 60, to: 170 });
+    expect(withArea(designWith([]), 'x' as AreaId, 'band').areas.at(-1)).toMatchObject({ from: 85, to: 170 });
+  });
+  test('an even split ends at the lip and keeps the underside', () => {
+    const design = withArea(designWith([coat.glitter]), 'under' as AreaId, 'base');
+    const split = withBandsEven(design, ['a', 'b', 'c'] as AreaId[]);
+    expect(split.areas.map((area) => ('to' in area ? area.to : area.name))).toEqual([
+      57,
+      113,
+      coatedHeight(design.cup),
+      'Underside',
+    ]);
+    expect(split.blends).toEqual([]);
+    sound(split);
+  });
+  test('an area takes its blend along when it goes; coats on it alone go on everything', () => {
+    const design = withoutArea(
+      designWith([
+        { ...coat.glitter, on: ['low'] },
+        { ...coat.press, on: ['low', 'high'] },
+      ]),
+      low,
+    );
+    expect(design.blends.map((blend) => blend.area)).toEqual(['high']);
+    expect(design.coats.map((one) => ('on' in one ? one.on : null))).toEqual(['all', ['high']]);
+    sound(design);
+  });
+});
+
+describe('blends', () => {
+  test('parts come, change and go; the last one takes the blend with it', () => {
+    const design = designWith([]);
+    expect(withPart(design, low, rain, 3)).toEqual(design);
+    expect(withPartMl(design, low, rain, 8).blends[0].parts).toEqual([{ item: 'penny-rain', ml: 8 }]);
+    expect(withoutPart(design, low, rain).blends.map((blend) => blend.area)).toEqual(['high']);
+    expect(withPart(withoutPart(design, low, rain), low, rain, 2).blends.at(-1)).toEqual({
+      area: 'low',
+      parts: [{ item: 'penny-rain', ml: 2 }],
+    });
+    expect(withBlendFrom(design, high, low).blends[0].parts).toEqual(design.blends[1].parts);
+  });
+  test('a total is reached or passed on the spoon, in the same proportions', () => {
+    const parts = withBlendTotal(designWith([]), high, 10.2, 0.5).blends[1].parts.map((part) => part.ml);
+    expect(parts).toEqual([7, 3.5]);
+  });
+  test('brought to 95 % cover, the plan says at least that', () => {
+    const design = designWith([coat.base, coat.wipe, coat.glitter, coat.wipe, coat.glitter]);
+    const target = planOf(design, workshop).blends[1].forCover;
+    const plan = planOf(withBlendTotal(design, high, target.ml ?? 0, 0.5), workshop);
+    expect(1 - plan.blends[1].bare).toBeGreaterThanOrEqual(target.share);
+    expect(1 - plan.blends[1].bare).toBeLessThan(target.share + 0.03);
+  });
+});
+
+describe('coats', () => {
+  test('the usual order is sound on any cup with a stocked shelf, and short without one', () => {
+    const design = startingDesign('d', 'New', designWith([]).cup);
+    let next = 0;
+    const newId = () => `n${(next += 1)}`;
+    const coats = usualCoats(design, workshop, newId);
+    sound({ ...design, coats });
+    expect(coats.map((one) => one.kind)).toEqual([
+      'prep',
+      'base',
+      'glue',
+      'glitter',
+      'press',
+      'seal',
+      'resin',
+      'sand',
+      'resin',
+      'rest',
+    ]);
+    expect(usualCoats(design, { ...workshop, shelf: [] }, newId).map((one) => one.kind)).toEqual([
+      'prep',
+      'glitter',
+      'press',
+      'seal',
+      'sand',
+      'rest',
+    ]);
+  });
+  test('a coat moves and the others close up', () => {
+    const design = designWith([coat.base, coat.wipe, coat.glitter]);
+    expect(ids(movedCoat(design, 0, 2))).toEqual(['coat-1', 'coat-2', 'coat-0']);
+    expect(movedCoat(design, 1, 1)).toBe(design);
+  });
+});
+
+test('a new item of every kind is sound; a cut brings its usual flake', () => {
+  for (const kind of ['glitter', 'ink', 'paint', 'resin', 'glue'] as const)
+    expect(shelfItemSchema.safeParse(startingItem(kind, 'x')).success).toBe(true);
+  const jar = startingItem('glitter', 'x') as ItemOf<'glitter'>;
+  expect(withCut(jar, 2.5).flake).toMatchObject({ cut: 2.5, thickness: 100, solidShare: 0.26, colour: jar.flake.colour });
+});

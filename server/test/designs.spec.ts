@@ -1,0 +1,150 @@
+import type { Design } from '@aurantia/core';
+import { sql } from 'kysely';
+import { demoFile, running, type Running } from './memory';
+
+interface Kept {
+  document: Design;
+  revision: number;
+  keptAt: string;
+}
+interface Problem {
+  title: string;
+  status: number;
+  detail: string;
+  faults?: { path: string; sentence: string }[];
+  latest?: Kept;
+  yours?: { parent: number; document: Design };
+}
+
+let server: Running;
+const { design } = demoFile('peat-fire');
+const renamed = (name: string): Design => ({ ...design, name });
+
+beforeEach(async () => {
+  server = await running();
+});
+afterEach(() => server.stop());
+
+const create = async () => (await server.ask('POST', '/api/designs', design)).body as Kept;
+const save = (parent: number, name: string) =>
+  server.ask('PUT', `/api/designs/${design.id}`, { parent, document: renamed(name) });
+
+test('a design is kept, listed, opened and saved on top of its parent', async () => {
+  expect(await create()).toMatchObject({ revision: 1, document: design });
+  const second = await save(1, 'Second');
+  expect(second).toMatchObject({ status: 200, body: { revision: 2 } });
+  expect((await server.ask('GET', '/api/designs')).body).toEqual([second.body]);
+  expect((await server.ask('GET', `/api/designs/${design.id}`)).body).toEqual(second.body);
+});
+
+test('every revision stays as it was, and the file itself refuses to change one', async () => {
+  await create();
+  await save(1, 'Second');
+  const revisions = (await server.ask('GET', `/api/designs/${design.id}/revisions`)).body as {
+    revision: number;
+    parent: number | null;
+  }[];
+  expect(revisions.map(({ revision, parent }) => [revision, parent])).toEqual([
+    [2, 1],
+    [1, null],
+  ]);
+  const first = (await server.ask('GET', `/api/designs/${design.id}/revisions/1`)).body as Kept;
+  expect(first.document).toEqual(design);
+  await expect(sql`update revision set document = '{}'`.execute(server.store)).rejects.toThrow('never changed');
+  await expect(sql`delete from revision`.execute(server.store)).rejects.toThrow('never deleted');
+});
+
+test('a stale save gets both versions and overwrites nothing', async () => {
+  await create();
+  await save(1, 'Theirs');
+  const { status, body, headers } = await save(1, 'Mine');
+  const problem = body as Problem;
+  expect(status).toBe(409);
+  expect(headers['content-type']).toMatch('application/problem+json');
+  expect(problem.latest).toMatchObject({ revision: 2, document: { name: 'Theirs' } });
+  expect(problem.yours).toMatchObject({ parent: 1, document: { name: 'Mine' } });
+  expect(problem.detail).toMatch(/Nothing was overwritten/);
+  expect((await server.ask('GET', `/api/designs/${design.id}`)).body).toMatchObject({
+    revision: 2,
+    document: { name: 'Theirs' },
+  });
+});
+
+test('of many saves at once onto one parent, exactly one is kept', async () => {
+  await create();
+  const statuses = (await Promise.all(Array.from({ length: 8 }, (_, i) => save(1, `Save ${i}`)))).map(({ status }) => status);
+  expect(statuses.filter((status) => status === 200)).toHaveLength(1);
+  expect(statuses.filter((status) => status === 409)).toHaveLength(7);
+});
+
+test('a removed design is out of the list and can be brought back', async () => {
+  await create();
+  expect((await server.ask('DELETE', `/api/designs/${design.id}`)).status).toBe(204);
+  expect((await server.ask('GET', '/api/designs')).body).toEqual([]);
+  expect((await server.ask('POST', `/api/designs/${design.id}/restore`, {})).body).toMatchObject({
+    document: { name: design.name },
+  });
+  expect((await server.ask('GET', '/api/designs')).body).toHaveLength(1);
+});
+
+describe('files', () => {
+  test('one comes in with its jars, and again as a copy', async () => {
+    const file = demoFile('peat-fire');
+    expect((await server.ask('POST', '/api/designs/import', file)).status).toBe(201);
+    const again = (await server.ask('POST', '/api/designs/import', file)).body as Kept;
+    expect(again.document.name).toBe('Peat Fire, copy');
+    expect(again.document.id).not.toBe(design.id);
+    expect((await server.ask('GET', '/api/shelf')).body).toEqual(file.shelf);
+  });
+  test('a jar that is already here is left as it is', async () => {
+    const file = demoFile('peat-fire');
+    const mine = { ...file.shelf[0], name: 'Mine', left: 3 };
+    await server.ask('PUT', `/api/shelf/${mine.id}`, mine);
+    await server.ask('POST', '/api/designs/import', file);
+    const shelf = (await server.ask('GET', '/api/shelf')).body as { id: string; name: string }[];
+    expect(shelf.find(({ id }) => id === mine.id)?.name).toBe('Mine');
+  });
+  test('what goes out comes back in', async () => {
+    await server.ask('POST', '/api/designs/import', demoFile('peat-fire'));
+    const { body, headers } = await server.ask('GET', `/api/designs/${design.id}/file`);
+    expect(headers['content-disposition']).toBe('attachment; filename="peat-fire.aurantia.json"');
+    expect((body as { design: Design }).design).toEqual(design);
+    expect((await server.ask('POST', '/api/designs/import', body)).status).toBe(201);
+  });
+});
+
+describe('what can’t be kept is named, and nothing changes', () => {
+  test.each<[string, unknown, string, RegExp]>([
+    [
+      'an area off the cup',
+      { ...design, areas: design.areas.map((area) => ({ ...area, to: 400 })) },
+      'document.areas[0].to',
+      /ends at 150 mm/,
+    ],
+    ['no name', { ...design, name: '' }, 'document.name', /name/],
+    ['another version', { ...design, version: 2 }, 'document.version', /another version/],
+    ['a foreign field', { ...design, script: '<script>' }, 'document', /“script”/],
+  ])('%s', async (_, document, path, sentence) => {
+    await create();
+    const { status, body } = await server.ask('PUT', `/api/designs/${design.id}`, { parent: 1, document });
+    expect(status).toBe(422);
+    expect((body as Problem).faults).toEqual(expect.arrayContaining([{ path, sentence: expect.stringMatching(sentence) }]));
+    expect((await server.ask('GET', `/api/designs/${design.id}`)).body).toMatchObject({ revision: 1 });
+  });
+  test('no JSON, too much, another kind of content, an unknown design', async () => {
+    expect(await server.ask('POST', '/api/designs', '{"name":')).toMatchObject({
+      status: 400,
+      body: { detail: expect.stringMatching(/JSON/) },
+    });
+    expect(await server.ask('POST', '/api/designs', JSON.stringify({ name: 'x'.repeat(3e6) }))).toMatchObject({
+      status: 413,
+      body: { title: 'Too large' },
+    });
+    expect(await server.ask('POST', '/api/designs', 'name=x', { 'content-type': 'text/plain' })).toMatchObject({ status: 415 });
+    expect(await server.ask('GET', '/api/designs/nowhere')).toMatchObject({
+      status: 404,
+      body: { detail: expect.stringMatching(/isn’t here/) },
+    });
+    expect(await server.ask('PUT', '/api/designs/nowhere', { parent: 1, document: design })).toMatchObject({ status: 404 });
+  });
+});

@@ -1,0 +1,54 @@
+import { mkdtempSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { FastifyInstance, InjectOptions } from 'fastify';
+import { designFileSchema, type DesignFile } from '@aurantia/core';
+import { createApp } from '../src/app';
+import { fillWithDemo } from '../src/demo';
+import { memoryOf } from '../src/memory';
+import { openStore, type Store } from '../src/store/open-store';
+
+export const newFile = (): string => join(mkdtempSync(join(tmpdir(), 'aurantia-test-')), 'workshop.sqlite');
+
+export interface Running {
+  readonly app: FastifyInstance;
+  readonly store: Store;
+  ask(
+    method: 'GET' | 'PUT' | 'POST' | 'DELETE',
+    url: string,
+    body?: unknown,
+    headers?: Record<string, string>,
+  ): Promise<{ status: number; body: never; headers: Record<string, unknown> }>;
+  stop(): Promise<void>;
+}
+
+/** The whole server on a real file, spoken to over its own routes. */
+export async function running(file = newFile(), demo = false): Promise<Running> {
+  const store = await openStore(file);
+  const memory = memoryOf(store);
+  if (demo) await fillWithDemo(memory);
+  const app = await createApp(memory, null, false);
+  return {
+    app,
+    store,
+    async ask(method, url, body, headers = {}) {
+      const request: InjectOptions = { method, url, headers: { host: '127.0.0.1:4310', ...headers } };
+      if (body !== undefined) request.payload = typeof body === 'string' ? body : JSON.stringify(body);
+      if (body !== undefined) request.headers = { 'content-type': 'application/json', ...request.headers };
+      const reply = await app.inject(request);
+      const text = reply.body;
+      return {
+        status: reply.statusCode,
+        headers: reply.headers,
+        body: (/json/.test(String(reply.headers['content-type'])) ? JSON.parse(text) : text) as never,
+      };
+    },
+    async stop() {
+      await app.close();
+      await store.destroy();
+    },
+  };
+}
+
+export const demoFile = (name: string): DesignFile =>
+  designFileSchema.parse(JSON.parse(readFileSync(join(__dirname, '..', '..', 'demo', 'designs', `${name}.json`), 'utf8')));

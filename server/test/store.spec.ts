@@ -1,0 +1,116 @@
+import { spawn, spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
+import { createInterface } from 'node:readline';
+import { cardOf, cardText, planOf } from '@aurantia/core';
+import { sql } from 'kysely';
+import { migrations } from '../src/store/migrations';
+import { openStore, StoreError } from '../src/store/open-store';
+import { demoFile, newFile, running } from './memory';
+
+const ROOT = join(__dirname, '..', '..');
+const { design } = demoFile('peat-fire');
+
+/** The real program in a process of its own. */
+async function started(file: string) {
+  const child = spawn(process.execPath, ['--import', 'tsx', 'server/src/commands/serve.ts'], {
+    cwd: ROOT,
+    env: { ...process.env, AURANTIA_DATA: dirname(file), AURANTIA_PORT: '0' },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  const address = await new Promise<string>((resolve) => {
+    createInterface({ input: child.stdout }).on('line', (line) => resolve(/http:\S+/.exec(line)?.[0] ?? ''));
+  });
+  const ended = new Promise<number | null>((resolve) => child.once('exit', resolve));
+  const send = (method: string, path: string, body: unknown) =>
+    fetch(`${address}${path}`, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
+  return { child, ended, send };
+}
+
+test('a fresh file is brought up to date once, and opening it again changes nothing', async () => {
+  const file = newFile();
+  for (let round = 0; round < 2; round += 1) {
+    const store = await openStore(file);
+    const { rows } = await sql<{ name: string }>`select name from kysely_migration order by name`.execute(store);
+    expect(rows.map((row) => row.name)).toEqual(Object.keys(migrations));
+    const [{ journal_mode: mode }] = (await sql<{ journal_mode: string }>`pragma journal_mode`.execute(store)).rows;
+    expect(mode).toBe('wal');
+    await store.destroy();
+  }
+});
+
+test('migrations carry dates and run in their order', () => {
+  const names = Object.keys(migrations);
+  expect(names).toEqual([...names].sort());
+  for (const name of names) expect(name).toMatch(/^\d{4}-\d{2}-\d{2}-/);
+});
+
+test('a file that is none, and one from a newer program, are refused with a way out', async () => {
+  const file = newFile();
+  writeFileSync(file, 'equal parts, more or less. '.repeat(400));
+  await expect(openStore(file)).rejects.toThrow(StoreError);
+  const newer = newFile();
+  const store = await openStore(newer);
+  await sql`insert into kysely_migration values ('2099-01-01-later', '2099-01-01')`.execute(store);
+  await store.destroy();
+  await expect(openStore(newer)).rejects.toThrow(/newer Aurantia/);
+});
+
+test('a kill between two saves loses neither, and the work goes on', async () => {
+  const file = newFile();
+  const first = await started(file);
+  expect((await first.send('POST', '/api/designs', design)).status).toBe(201);
+  expect(
+    (await first.send('PUT', `/api/designs/${design.id}`, { parent: 1, document: { ...design, name: 'Before' } })).status,
+  ).toBe(200);
+  first.child.kill('SIGKILL');
+  await first.ended;
+  const second = await started(file);
+  expect(
+    (await second.send('PUT', `/api/designs/${design.id}`, { parent: 2, document: { ...design, name: 'After' } })).status,
+  ).toBe(200);
+  second.child.kill('SIGTERM');
+  expect(await second.ended).toBe(0);
+  const server = await running(file);
+  expect((await server.ask('GET', `/api/designs/${design.id}`)).body).toMatchObject({ revision: 3, document: { name: 'After' } });
+  await server.stop();
+}, 60000);
+
+describe('the command line', () => {
+  const card = (words: string[], input?: string) =>
+    spawnSync('npm', ['run', '-s', 'card', '--', ...words], {
+      cwd: ROOT,
+      encoding: 'utf8',
+      input,
+      env: { ...process.env, npm_config_loglevel: 'silent' },
+    });
+  const path = join(ROOT, 'demo', 'designs', 'peat-fire.json');
+  const { shelf, settings } = demoFile('peat-fire');
+  const plan = planOf(design, { shelf, settings });
+
+  test('prints the card the core lays out, from a file or from standard input', () => {
+    const text = cardText(cardOf(plan, design, settings));
+    expect(card([path])).toMatchObject({ status: 0, stdout: text });
+    expect(card(['-'], readFileSync(path, 'utf8'))).toMatchObject({ status: 0, stdout: text });
+  }, 60000);
+  test(
+    'prints the plan',
+    () => expect(JSON.parse(card([path, '--json']).stdout)).toEqual(JSON.parse(JSON.stringify(plan))),
+    60000,
+  );
+  test('a bad file ends with 2 and each fault', () => {
+    const bad = join(mkdtempSync(join(tmpdir(), 'aurantia-card-')), 'bad.json');
+    writeFileSync(
+      bad,
+      readFileSync(path, 'utf8').replace('"to": 140', '"to": 400').replace('"spoonStep": 0.5', '"spoonStep": -1'),
+    );
+    const { status, stderr, stdout } = card([bad]);
+    expect(status).toBe(2);
+    expect(stdout).toBe('');
+    expect(stderr).toContain('settings.spoonStep: The finest step is 0.1 ml.');
+    expect(stderr).toMatch(/design\.areas\[1\]\.to: .*ends at 150 mm/);
+    expect(card([]).status).toBe(2);
+    expect(card([`${bad}.nowhere`]).status).toBe(2);
+  }, 60000);
+});
