@@ -1,7 +1,7 @@
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { Builder, By, until, type WebElement } from 'selenium-webdriver';
+import { Builder, By, Key, until, type WebElement } from 'selenium-webdriver';
 import { Driver as ChromeDriver, Options, ServiceBuilder } from 'selenium-webdriver/chrome';
 
 export type Browser = ChromeDriver;
@@ -48,12 +48,13 @@ export async function see(browser: Browser, css: string): Promise<WebElement> {
 }
 
 /** Waits for an element by the name a screen reader would say, or by the text it shows. */
-export async function named(browser: Browser, css: string, name: string): Promise<WebElement> {
+export async function named(browser: Browser, css: string, name: string | RegExp): Promise<WebElement> {
+  const fits = (spoken: string) => (typeof name === 'string' ? spoken === name : name.test(spoken));
   return browser.wait(
     async () => {
       for (const element of await browser.findElements(By.css(css))) {
         try {
-          if ((await element.getAccessibleName()).trim() === name && (await element.isDisplayed())) return element;
+          if (fits((await element.getAccessibleName()).trim()) && (await element.isDisplayed())) return element;
         } catch {
           // The page redrew it in between; the next round sees the new one.
         }
@@ -65,7 +66,11 @@ export async function named(browser: Browser, css: string, name: string): Promis
   ) as Promise<WebElement>;
 }
 
-export const press = async (browser: Browser, name: string, css = 'button, a, [role=menuitem], [role=radio]'): Promise<void> => {
+export const press = async (
+  browser: Browser,
+  name: string | RegExp,
+  css = 'button, a, [role=menuitem], [role=radio]',
+): Promise<void> => {
   await browser.wait(
     async () => {
       try {
@@ -84,8 +89,7 @@ export const press = async (browser: Browser, name: string, css = 'button, a, [r
 /** Types over whatever a field holds and leaves it. */
 export async function type(browser: Browser, name: string, text: string): Promise<void> {
   const field = await named(browser, 'input, textarea', name);
-  await browser.executeScript('arguments[0].focus(); arguments[0].select();', field);
-  await field.sendKeys(text);
+  await field.sendKeys(Key.chord(Key.CONTROL, 'a'), text);
   await browser.executeScript('arguments[0].blur();', field);
 }
 
@@ -121,7 +125,11 @@ export async function painted(
 }
 
 /** Waits until the open design is kept. */
-export const kept = (browser: Browser): Promise<void> => reads(browser, /revision \d+, kept \d/, '.saved');
+export async function kept(browser: Browser): Promise<void> {
+  // What was just typed shows as “keeping” only once the page has drawn it.
+  await browser.executeAsyncScript('const done = arguments[0]; requestAnimationFrame(() => requestAnimationFrame(done))');
+  await reads(browser, /revision \d+, kept \d/, '.saved');
+}
 
 export async function picture(browser: Browser, file: string): Promise<void> {
   writeFileSync(file, await browser.takeScreenshot(), 'base64');

@@ -8,13 +8,7 @@ import { WorkshopMemory } from '../../services/workshop';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="stepper" role="group" [attr.aria-label]="label()">
-      <button
-        type="button"
-        tabindex="-1"
-        [attr.aria-label]="'Less ' + label()"
-        (click)="step(-1)"
-        [disabled]="value() <= least()"
-      >
+      <button type="button" tabindex="-1" [attr.aria-label]="'Less ' + label()" (click)="step(-1)" [disabled]="now() <= least()">
         −
       </button>
       <input
@@ -80,12 +74,18 @@ export class AmountStepper {
   protected readonly wrong = computed(() => this.unread() ?? this.refused());
   protected readonly least = computed(() => this.memory.settings().spoonStep);
   protected readonly unit = computed(() => amountUnit(this.memory.units()));
-  protected readonly text = computed(() => amountFigure(this.value(), this.memory.units(), this.gramsPerMl()));
+  /** runs ahead of the owner's value, so that a held key loses no step */
+  protected readonly now = linkedSignal(() => this.value());
+  protected readonly text = computed(() =>
+    amountFigure(this.refused() ? this.value() : this.now(), this.memory.units(), this.gramsPerMl()),
+  );
 
   protected step(direction: 1 | -1): void {
     const spoon = this.least();
-    const steps = direction > 0 ? Math.floor(this.value() / spoon + 1e-6) + 1 : Math.ceil(this.value() / spoon - 1e-6) - 1;
-    if (steps >= 1) this.valueChange.emit(tidy(steps * spoon));
+    const steps = direction > 0 ? Math.floor(this.now() / spoon + 1e-6) + 1 : Math.ceil(this.now() / spoon - 1e-6) - 1;
+    if (steps < 1) return;
+    this.now.set(tidy(steps * spoon));
+    this.valueChange.emit(this.now());
   }
 
   protected typed(text: string): void {

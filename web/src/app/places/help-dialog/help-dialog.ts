@@ -9,7 +9,7 @@ import { healthNotes } from '@aurantia/core';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 mat-dialog-title>Keys and words</h2>
-    <mat-dialog-content>
+    <mat-dialog-content tabindex="0">
       <dl>
         @for (row of keys; track row.key) {
           <dt>

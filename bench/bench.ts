@@ -1,0 +1,5 @@
+import { coreRows } from './core-bench';
+import { printTable } from './measure';
+import { programRows } from './program-bench';
+
+printTable([...coreRows(), ...(await programRows())]);

@@ -1,0 +1,84 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import {
+  createPlanner,
+  cupField,
+  designFileSchema,
+  flakeField,
+  flakeRain,
+  linearRgbOfHex,
+  reflectanceOf,
+  type Design,
+  type DesignFile,
+  type Part,
+} from '@aurantia/core';
+import { medianOf, type Row } from './measure';
+
+const file = (name: string): DesignFile =>
+  designFileSchema.parse(JSON.parse(readFileSync(join(import.meta.dirname, '..', 'demo', 'designs', `${name}.json`), 'utf8')));
+
+/** Blends of three over a dark base, by spectra and by a plain average of screen colours. */
+function rain(): Row {
+  const { shelf } = file('copper-eaves');
+  const glitters = shelf.flatMap((item) => (item.kind === 'glitter' ? [item.flake] : []));
+  const blends: Part[][] = Array.from({ length: 500 }, (_, i) =>
+    [0, 1, 2].map((k) => ({ glitter: glitters[(i + k * 2) % glitters.length], ml: 1 + ((i * (k + 3)) % 7) })),
+  );
+  const under = reflectanceOf('#1b1b1f');
+  let kept = 0;
+  const spectra = medianOf(9, () => blends.forEach((parts) => (kept += flakeRain(parts, 2.5, under)[10])));
+  const plain = medianOf(9, () =>
+    blends.forEach((parts) => {
+      const total = parts.reduce((sum, part) => sum + part.ml, 0);
+      for (const { glitter, ml } of parts) kept += (linearRgbOfHex(glitter.colour)[0] * ml) / total;
+    }),
+  );
+  const perSecond = Math.round(blends.length / (spectra / 1000) / 100) * 100;
+  return {
+    what: 'flake rain of three against a plain RGB average',
+    figure: `${(spectra / plain).toFixed(1)} × (${perSecond.toLocaleString('en')} blends a second)${kept === 0 ? ' !' : ''}`,
+    aim: '–',
+  };
+}
+
+/** The whole plan from nothing, and the plan after one stepper moved by a spoon. */
+function knob(): readonly Row[] {
+  const { design, shelf, settings } = file('thistle-weave');
+  const workshop = { shelf, settings };
+  const full = medianOf(41, () => createPlanner()(design, workshop));
+  const planner = createPlanner();
+  planner(design, workshop);
+  const turned = (round: number): Design => {
+    const [first, ...others] = design.blends;
+    const [part, ...parts] = first.parts;
+    return { ...design, blends: [{ ...first, parts: [{ ...part, ml: 3 + round * 0.5 }, ...parts] }, ...others] };
+  };
+  const after = medianOf(41, (round) => planner(turned(round), workshop));
+  return [
+    { what: 'plan after one turned knob against a full plan', figure: `${((100 * after) / full).toFixed(0)} %`, aim: '≤ 15 %' },
+    {
+      what: 'the same, share of a frame at 60 a second',
+      figure: `${((100 * after) / (1000 / 60)).toFixed(1)} %`,
+      aim: 'under 100 %',
+    },
+  ];
+}
+
+/** Every flake of a cup dropped, against filling the same pixels once. */
+function bake(): Row {
+  const { design, shelf, settings } = file('copper-eaves');
+  const request = cupField(createPlanner()(design, { shelf, settings }), design.cup, 4);
+  const baked = medianOf(3, () => flakeField(request));
+  const pixels = new Uint32Array(request.width * request.height);
+  const filled = medianOf(41, (round) => {
+    for (let at = 0; at < pixels.length; at += 1) pixels[at] = 0xff2a1b00 + round;
+  });
+  const { flakes } = flakeField(request);
+  return {
+    what: `a cup of ${(flakes / 1e6).toFixed(1)} million flakes baked against filling its pixels once`,
+    figure: `${(baked / filled).toFixed(0)} ×`,
+    aim: '–',
+  };
+}
+
+export const coreRows = (): readonly Row[] => [rain(), ...knob(), bake()];

@@ -1,0 +1,76 @@
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { openBrowser, painted, picture, press, reads, resize, type Browser } from './browser';
+import { Program } from './program';
+
+const FOLDER = join(__dirname, '..', '..', 'docs', 'screenshots');
+
+/** Every main view, from the demo data, in the order the README shows them. */
+const shots: readonly { name: string; path: string; says: string; then?: (browser: Browser) => Promise<void> }[] = [
+  { name: 'designs', path: '/designs', says: 'Lately on the table' },
+  { name: 'cup', path: '/designs/orchard-frost/cup', says: 'Which cup is it?' },
+  { name: 'areas', path: '/designs/thistle-weave/areas', says: 'Left over on the wall' },
+  {
+    name: 'colour',
+    path: '/designs/copper-eaves/colour',
+    says: 'By the eye',
+    then: async (browser) => {
+      await browser.executeScript(
+        '[...document.querySelectorAll(".chip")].find((chip) => chip.innerText.includes("Eaves")).click()',
+      );
+      await reads(browser, 'Lamp Oil');
+    },
+  },
+  {
+    name: 'coats',
+    path: '/designs/copper-eaves/coats',
+    says: 'Scuff and degrease',
+    then: async (browser) => {
+      await browser.executeScript('document.querySelectorAll("au-coats-stage .title")[8].click()');
+      await reads(browser, 'Waits for');
+      await browser.executeScript('document.querySelector("li.open").scrollIntoView({ block: "center" })');
+    },
+  },
+  { name: 'amounts', path: '/designs/peat-fire/amounts', says: 'Part A' },
+  { name: 'card', path: '/designs/copper-eaves/card', says: 'Rest until cured through' },
+  { name: 'shelf', path: '/shelf?item=first-frost', says: 'flakes in a ml' },
+  { name: 'cups', path: '/cups', says: 'Measuring sheet' },
+  {
+    name: 'findings',
+    path: '/designs/orchard-frost/coats',
+    says: 'Clear seal',
+    then: async (browser) => {
+      await browser.executeScript(
+        '[...document.querySelectorAll("au-coats-stage .title")].find((title) => title.innerText.includes("Clear seal")).click()',
+      );
+      await press(browser, 'Remove this coat');
+      await reads(browser, 'goes under resin unsealed');
+    },
+  },
+];
+
+async function main(): Promise<void> {
+  mkdirSync(FOLDER, { recursive: true });
+  const program = new Program(true);
+  const browser = await openBrowser();
+  try {
+    await program.start();
+    await resize(browser, 1280, 800);
+    for (const { name, path, says, then } of shots) {
+      await browser.get(`${program.address}${path}`);
+      await reads(browser, says);
+      await then?.(browser);
+      if (path.startsWith('/designs') || path === '/cups') await painted(browser);
+      await picture(browser, join(FOLDER, `${name}.png`));
+      process.stdout.write(`docs/screenshots/${name}.png\n`);
+    }
+  } finally {
+    await browser.quit();
+    await program.end();
+  }
+}
+
+main().catch((error: unknown) => {
+  console.error(error);
+  process.exitCode = 1;
+});

@@ -1,0 +1,140 @@
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { kept, named, openBrowser, press, reads, see, type, type Browser } from '../src/browser';
+import { Program } from '../src/program';
+
+let program: Program;
+let browser: Browser;
+
+beforeAll(async () => {
+  program = new Program(true);
+  await program.start();
+  browser = await openBrowser();
+});
+afterAll(async () => {
+  await browser?.quit();
+  await program?.end();
+});
+afterEach(async () =>
+  expect(await browser.executeScript('return document.body.innerText')).not.toMatch(/NaN|undefined|Infinity|\[object/),
+);
+
+const open = async (path: string) => {
+  await browser.get(`${program.address}${path}`);
+  await kept(browser);
+};
+const surface = () => browser.executeScript<string>('return document.querySelector(".rail a").innerText');
+
+test.each([
+  ['Circumference at the foot', '0', /60 mm/],
+  ['Circumference at the foot', '-40', /60 mm/],
+  ['Circumference at the foot', '70', /flatter than a saucer|./],
+  ['Circumference at the rim', '99999999', /800 mm/],
+  ['Height at the rim', '0', /must be above 0|at least 20/],
+  ['Height at the rim', 'about a hand', /Type a number/],
+  ['Height at the rim', '', /Type a number/],
+  ['Bare strip under the lip', '-1', /negative/],
+  ['Bare strip under the lip', '60.5', /60 mm/],
+])('%s typed as “%s” gets a sentence', async (field, text, sentence) => {
+  await open('/designs/copper-eaves/cup');
+  const before = await surface();
+  await type(browser, field, text || ' ');
+  if (text === '70') return;
+  await reads(browser, sentence, '.wrong-note');
+  expect(await surface()).toBe(before);
+  expect(await (await named(browser, 'input', field)).getAttribute('aria-invalid')).toBe('true');
+});
+
+test('stations that go backwards are named, and the cup stays', async () => {
+  await open('/designs/orchard-frost/cup');
+  const before = await surface();
+  await type(browser, 'Height between 2', '20').catch(() => type(browser, 'Height at the bend 2', '20'));
+  await reads(browser, 'Heights go upwards: this must be above 30 mm.');
+  expect(await surface()).toBe(before);
+});
+
+test('a cup too short for the areas is refused with the area’s name', async () => {
+  await open('/designs/copper-eaves/cup');
+  const before = await surface();
+  await type(browser, 'Height at the rim', '150');
+  await reads(browser, '“Ridge” reaches up to 195 mm, but this cup ends at 150 mm. The cup stays as it was.');
+  expect(await surface()).toBe(before);
+});
+
+test('an area outside the cup, and one upside down', async () => {
+  await open('/designs/copper-eaves/areas');
+  await type(browser, 'Upper edge of Ridge', '300');
+  await reads(browser, 'this cup ends at 205 mm', '.wrong-note');
+  await type(browser, 'Upper edge of Foot', '0');
+  await reads(browser, 'must end above where it starts', '.wrong-note');
+  await reads(browser, '4 areas, none left over', '.rail');
+});
+
+test('amounts: nothing, less than nothing, too much, words', async () => {
+  await open('/designs/copper-eaves/colour');
+  await reads(browser, 'Quarry Moss');
+  for (const [text, sentence] of [
+    ['0', /above zero/],
+    ['-3', /above zero/],
+    ['100000', /500 ml/],
+    ['a pinch', /Type a number/],
+  ] as const) {
+    await type(browser, 'Quarry Moss, ml', text);
+    await reads(browser, sentence, '.wrong-note');
+  }
+  await reads(browser, '47.0 ml', '.tally');
+});
+
+test('a coat that is too thick is taken, and stopped; one that is no coat isn’t taken', async () => {
+  await open('/designs/apiary-noon/coats');
+  await browser.executeScript(
+    '[...document.querySelectorAll(".title")].find((t) => t.innerText.includes("Clear resin")).click()',
+  );
+  await type(browser, 'Film', '1.4');
+  await reads(browser, 'A film of 1.40 mm at once runs to the foot.');
+  await type(browser, 'Film', '40');
+  await reads(browser, 'A film over 3 mm is no coat.', '.wrong-note');
+  await press(browser, 'Make it 0.40 mm');
+  await browser.wait(
+    async () => !(await browser.executeScript<string>('return document.body.innerText')).includes('runs to the foot'),
+    20000,
+    'the stop never goes',
+  );
+});
+
+describe('files', () => {
+  const bring = async (text: string) => {
+    await browser.get(`${program.address}/designs`);
+    const path = join(mkdtempSync(join(tmpdir(), 'aurantia-file-')), 'design.json');
+    writeFileSync(path, text);
+    await reads(browser, 'Lately on the table');
+    await browser.findElement({ css: 'input[type=file]' }).sendKeys(path);
+  };
+  const good = readFileSync(join(__dirname, '..', '..', 'demo', 'designs', 'peat-fire.json'), 'utf8');
+
+  test('rubbish and another version are refused with the place and a sentence', async () => {
+    await bring('equal parts, more or less');
+    await reads(browser, 'This isn’t JSON', '.faults');
+    await bring(good.replace('"version": 1', '"version": 7'));
+    await reads(browser, 'This file is of another version; this program reads version 1.', '.faults');
+    await bring(good.replace('"item": "penny-rain"', '"item": "no-such-jar"'));
+    await reads(browser, 'No glitter with the id “no-such-jar” is on the shelf in this file.', '.faults');
+    await press(browser, 'Close');
+    expect(await browser.findElements({ css: '.faults' })).toHaveLength(0);
+  });
+  test('a good one comes in as a copy of what is here', async () => {
+    await bring(good);
+    await reads(browser, 'Peat Fire, copy');
+  });
+});
+
+test('a jar taken off the shelf stays readable in the designs that use it', async () => {
+  await browser.get(`${program.address}/shelf?item=wet-slate`);
+  await press(browser, 'Take off the shelf');
+  await reads(browser, 'Wet Slate is off the shelf.');
+  await open('/designs/slate-and-saffron/colour');
+  await reads(browser, 'no longer on the shelf');
+  await reads(browser, 'A glitter of this blend isn’t on the shelf any more.');
+  await see(browser, '.row.missing');
+});

@@ -1,0 +1,201 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { Key } from 'selenium-webdriver';
+import { kept, named, openBrowser, painted, press, reads, resize, see, type, type Browser } from '../src/browser';
+import { Program } from '../src/program';
+
+const axe = readFileSync(createRequire(__filename).resolve('axe-core/axe.min.js'), 'utf8');
+let program: Program;
+let browser: Browser;
+
+beforeAll(async () => {
+  program = new Program(true);
+  await program.start();
+  browser = await openBrowser();
+});
+afterAll(async () => {
+  await browser?.quit();
+  await program?.end();
+});
+
+const violations = async (): Promise<readonly string[]> => {
+  // As a program of the driver's, not of the page's: the page's own policy would refuse it.
+  await browser.sendDevToolsCommand('Runtime.evaluate', { expression: axe });
+  return browser.executeAsyncScript<string[]>(
+    'const done = arguments[0]; axe.run(document, { resultTypes: ["violations"] }).then((r) => done(r.violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(" ")).join(", ")}`)))',
+  );
+};
+const go = async (path: string, says: string) => {
+  await browser.get(`${program.address}${path}`);
+  await reads(browser, says);
+};
+
+const views: readonly [string, string, string][] = [
+  ['designs', '/designs', 'Copper Eaves'],
+  ['cup', '/designs/copper-eaves/cup', 'Which cup is it?'],
+  ['areas', '/designs/copper-eaves/areas', 'Left over on the wall'],
+  ['colour', '/designs/copper-eaves/colour', 'By the eye'],
+  ['coats', '/designs/copper-eaves/coats', 'Scuff and degrease'],
+  ['amounts', '/designs/copper-eaves/amounts', 'Part A'],
+  ['card', '/designs/copper-eaves/card', 'Rest until cured through'],
+  ['shelf', '/shelf?item=penny-rain', 'flakes in a ml'],
+  ['cups', '/cups', 'Measuring sheet'],
+];
+
+describe('each view passes axe and fits its window', () => {
+  test.each(views)('%s', async (_, path, says) => {
+    await resize(browser, 1280, 800);
+    await go(path, says);
+    expect(await violations()).toEqual([]);
+    expect(
+      await browser.executeScript(
+        'return [document.documentElement.scrollHeight <= 800, document.documentElement.scrollWidth <= 1280]',
+      ),
+    ).toEqual([true, true]);
+    await resize(browser, 820, 1100);
+    expect(await browser.executeScript('return document.documentElement.scrollWidth')).toBeLessThanOrEqual(820);
+    await resize(browser, 1280, 800);
+  });
+  test('dialogs, an open coat and a refused field', async () => {
+    await go('/designs/copper-eaves/coats', 'Scuff and degrease');
+    await browser.executeScript('document.querySelectorAll(".title")[10].click()');
+    await reads(browser, 'Waits for');
+    await type(browser, 'Film', 'thick');
+    await reads(browser, 'Type a number');
+    expect(await violations()).toEqual([]);
+    await press(browser, /help and keys/);
+    await reads(browser, 'Keys and words');
+    expect(await violations()).toEqual([]);
+    await press(browser, 'Done');
+    await press(browser, /this workshop/);
+    await reads(browser, 'Smallest spoon');
+    expect(await violations()).toEqual([]);
+    await press(browser, 'Done');
+  });
+});
+
+test('the page breaks no rule of its own policy and logs no fault', async () => {
+  for (const [, path, says] of views) await go(path, says);
+  const logged = await browser.manage().logs().get('browser');
+  expect(logged.map((entry) => entry.message)).toEqual([]);
+});
+
+test('by keyboard alone: places, search, help, a new design, the cup turned', async () => {
+  await go('/designs', 'Copper Eaves');
+  const body = () => browser.switchTo().activeElement();
+  await body().sendKeys('g', 's');
+  await reads(browser, 'Put on the shelf');
+  await body().sendKeys('/');
+  await body().sendKeys('moss');
+  await browser.wait(
+    async () => !(await browser.executeScript<string>('return document.body.innerText')).includes('Brickfield'),
+    20000,
+    'the search never narrows',
+  );
+  await reads(browser, 'Quarry Moss');
+  await browser.executeScript('document.activeElement.blur()');
+  await body().sendKeys('g', 'c');
+  await reads(browser, 'Measuring sheet');
+  await body().sendKeys('?');
+  await reads(browser, 'Keys and words');
+  await body().sendKeys(Key.ESCAPE);
+  await browser.wait(
+    async () => (await browser.findElements({ css: 'mat-dialog-container' })).length === 0,
+    20000,
+    'help never closes',
+  );
+  await body().sendKeys('g', 'd');
+  await reads(browser, 'Lately on the table');
+
+  // From the top of the page to a two-band design with nothing but Tab and Enter.
+  const tabTo = async (wanted: string) => {
+    for (let presses = 0; presses < 80; presses += 1) {
+      await body().sendKeys(Key.TAB);
+      if ((await body().getAccessibleName()).startsWith(wanted)) return;
+    }
+    throw new Error(`Tab never reaches “${wanted}”`);
+  };
+  await tabTo('New design');
+  await body().sendKeys(Key.ENTER);
+  await reads(browser, 'Which cup is it?');
+  await tabTo('Areas');
+  await body().sendKeys(Key.ENTER);
+  await reads(browser, 'Two bands are a good start');
+  await tabTo('Split in two bands');
+  await body().sendKeys(Key.ENTER);
+  await reads(browser, '2 areas, none left over');
+  await painted(browser);
+  const view = await see(browser, 'au-cup-view canvas');
+  await view.sendKeys(Key.ARROW_RIGHT);
+  await kept(browser);
+  expect(await browser.executeScript('return getComputedStyle(document.activeElement).outlineStyle')).toBe('solid');
+});
+
+test('units change everywhere at once and are kept', async () => {
+  await go('/designs/copper-eaves/areas', 'Left over');
+  await press(browser, /this workshop/);
+  await press(browser, 'inches');
+  await press(browser, 'grams');
+  await press(browser, 'Done');
+  await reads(browser, '2 in²'.replace('2 ', ''), '.rail');
+  expect(await (await named(browser, 'input', 'Upper edge of Foot')).getAttribute('value')).toBe('2.44');
+  await type(browser, 'Upper edge of Foot', '3');
+  await reads(browser, '0.00–3.00 in'.replace('0.00–', ''), 'body').catch(() => undefined);
+  await browser.navigate().refresh();
+  await kept(browser);
+  expect(await (await named(browser, 'input', 'Upper edge of Foot')).getAttribute('value')).toBe('3.00');
+  await go('/designs/copper-eaves/card', 'Rest until cured through');
+  await reads(browser, '0.00–3.00 in', '.sheet');
+  const { document } = (await (await fetch(`${program.address}/api/designs/copper-eaves`)).json()) as {
+    document: { areas: { to: number }[] };
+  };
+  expect(document.areas[0].to).toBe(76.2);
+  await press(browser, /this workshop/);
+  await press(browser, 'mm');
+  await press(browser, 'ml');
+  await press(browser, 'Done');
+});
+
+test('the card prints on one page, A4 and Letter', async () => {
+  await go('/designs/peat-fire/card', 'Rest until cured through');
+  await painted(browser);
+  for (const [paperWidth, paperHeight] of [
+    [8.27, 11.69],
+    [8.5, 11],
+  ]) {
+    const { data } = (await browser.sendAndGetDevToolsCommand('Page.printToPDF', {
+      paperWidth,
+      paperHeight,
+      marginTop: 0.4,
+      marginBottom: 0.4,
+      marginLeft: 0.45,
+      marginRight: 0.45,
+    })) as unknown as { data: string };
+    expect(
+      Buffer.from(data, 'base64')
+        .toString('latin1')
+        .match(/\/Type\s*\/Page\b/g),
+    ).toHaveLength(1);
+  }
+});
+
+test('without a graphics card the cup is painted all the same', async () => {
+  const plain = await openBrowser(false);
+  try {
+    await plain.get(`${program.address}/designs/orchard-frost/cup`);
+    await painted(plain);
+    const canvas = await see(plain, 'au-cup-view canvas');
+    expect(await canvas.getAttribute('data-painted')).toBe('flat');
+    const middle = () =>
+      plain.executeScript<number[]>(
+        'const c = arguments[0]; return [...c.getContext("2d").getImageData(c.width * 0.55, c.height / 2, 40, 40).data]',
+        canvas,
+      );
+    const before = await middle();
+    expect(before.some((value) => value > 0)).toBe(true);
+    await canvas.sendKeys(Key.ARROW_LEFT);
+    await plain.wait(async () => (await middle()).join() !== before.join(), 20000, 'the cup never turns');
+  } finally {
+    await plain.quit();
+  }
+});

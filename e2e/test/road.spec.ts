@@ -1,0 +1,173 @@
+import { spawnSync } from 'node:child_process';
+import { join } from 'node:path';
+import { By, Key } from 'selenium-webdriver';
+import { kept, named, openBrowser, painted, press, reads, see, type, type Browser } from '../src/browser';
+import { Program } from '../src/program';
+
+const ROOT = join(__dirname, '..', '..');
+let program: Program;
+let browser: Browser;
+
+beforeAll(async () => {
+  program = new Program(true);
+  await program.start();
+  browser = await openBrowser();
+});
+afterAll(async () => {
+  await browser?.quit();
+  await program?.end();
+});
+
+const stage = async (name: string) => {
+  await press(
+    browser,
+    (await browser.executeScript<string>(
+      `return [...document.querySelectorAll('.rail a')].find((a) => a.querySelector('b').innerText === arguments[0]).innerText.replace(/\\s+/g, ' ').trim()`,
+      name,
+    )) || name,
+    '.rail a',
+  );
+};
+const shown = (css: string) => browser.executeScript<string>('return document.querySelector(arguments[0]).innerText', css);
+const pick = async (item: string) => {
+  await browser.wait(
+    async () => {
+      for (const one of await browser.findElements(By.css('[mat-menu-item]'))) {
+        if ((await one.getText()).startsWith(item)) {
+          await one.click();
+          return true;
+        }
+      }
+      return false;
+    },
+    20000,
+    `no ${item} in the menu`,
+  );
+};
+
+test('from a cup to a card that someone else can work from', async () => {
+  await browser.get(`${program.address}/designs`);
+  await press(browser, 'New design');
+  await type(browser, 'Name of the design', 'Gable End');
+
+  // A cup of one's own, by tape.
+  await press(browser, 'Tapered');
+  await type(browser, 'Name of the cup', 'Kitchen cup');
+  await type(browser, 'Circumference at the foot', '210');
+  await type(browser, 'Height at the rim', '150,5 mm');
+  await type(browser, 'Circumference at the rim', '262');
+  await kept(browser);
+  await reads(browser, '355.7 cm²', 'au-cup-stage');
+
+  // Two bands.
+  await stage('Areas');
+  await press(browser, 'Split in two bands');
+  await type(browser, 'Upper edge of Band 1', '60');
+  await type(browser, 'Lower edge of Band 2', '60');
+  await type(browser, 'Name of Band 2', 'Gable');
+  await reads(browser, '2 areas, none left over', '.rail');
+
+  // A blend for each, by spoon and by key.
+  await stage('Colour');
+  await press(browser, 'Add a glitter');
+  await pick('Quarry Moss');
+  const moss = await named(browser, 'input', 'Quarry Moss, ml');
+  await moss.sendKeys(Key.ARROW_UP, Key.ARROW_UP);
+  await browser.wait(async () => (await moss.getAttribute('value')) === '3.0', 20000, 'the stepper never reaches 3.0');
+  await browser.executeScript('[...document.querySelectorAll(".chip")].find((chip) => chip.innerText.includes("Gable")).click()');
+  await press(browser, 'Add a glitter');
+  await pick('Penny Rain');
+  await press(browser, 'Add a glitter');
+  await pick('Lamp Oil');
+  await type(browser, 'Lamp Oil, ml', '1.5');
+  await reads(browser, 'No coat pours this blend yet');
+
+  // Coats, with one of ink among them.
+  await stage('Coats');
+  await press(browser, 'Start with the usual order');
+  await press(browser, 'Add a coat');
+  await pick('Ink in resin');
+  await reads(browser, 'Tinted resin: Tarn');
+  const ink = () => see(browser, 'li.open .title');
+  for (let step = 0; step < 3; step += 1) await (await ink()).sendKeys(Key.chord(Key.ALT, Key.ARROW_UP));
+  await browser.wait(async () => /^8/.test(await (await ink()).getText()), 20000, 'the ink coat never gets to place 8');
+  await kept(browser);
+
+  await stage('Colour');
+  await press(browser, 'Bring to 95 % cover').catch(() => undefined);
+  await stage('Amounts');
+  await reads(browser, 'Part A');
+  await painted(browser);
+  const before = await shown('au-amounts-stage');
+
+  // What was typed is there again.
+  await kept(browser);
+  await browser.navigate().refresh();
+  await reads(browser, 'Part A');
+  expect(await shown('au-amounts-stage')).toBe(before);
+
+  // The card, and the same figures from the command line.
+  await stage('Card');
+  await reads(browser, 'Gable End', '.sheet');
+  const card = await browser.executeScript<string[]>(
+    'return [...document.querySelectorAll(".sheet .amounts span, .sheet .area b:first-child, .sheet .totals b")].map((e) => e.innerText)',
+  );
+  const id = (await browser.getCurrentUrl()).split('/').at(-2) ?? '';
+  const file = await (await fetch(`${program.address}/api/designs/${id}/file`)).text();
+  const { status, stdout } = spawnSync('npm', ['run', '-s', 'card', '--', '-'], { cwd: ROOT, input: file, encoding: 'utf8' });
+  expect(status).toBe(0);
+  expect(card.length).toBeGreaterThan(15);
+  const printed = stdout.replace(/\s+/g, ' ');
+  for (const figure of card) expect(printed).toContain(figure.replace(/\s+/g, ' '));
+  expect(stdout).toMatch(/\d+ drops? of Tarn/);
+});
+
+test('coats are dragged by the pointer too', async () => {
+  await browser.get(`${program.address}/designs/peat-fire/coats`);
+  const titles = () =>
+    browser.executeScript<string[]>('return [...document.querySelectorAll("au-coats-stage .title b")].map((b) => b.innerText)');
+  await reads(browser, 'Scuff and degrease', 'au-coats-stage');
+  const [first, second, third] = await titles();
+  const [from, , to] = await browser.findElements(By.css('.grip'));
+  await browser
+    .actions({ async: true })
+    .move({ origin: from })
+    .press()
+    .move({ origin: from, y: 12, duration: 120 })
+    .move({ origin: to, y: 6, duration: 300 })
+    .release()
+    .perform();
+  await browser.wait(async () => (await titles())[2] === first, 20000, 'the first coat never lands third');
+  expect((await titles()).slice(0, 3)).toEqual([second, third, first]);
+  await press(browser, 'Undo');
+  await browser.wait(async () => (await titles())[0] === first, 20000, 'undo never puts it back');
+});
+
+test('undo and redo go through what was done, by button and by key', async () => {
+  await browser.get(`${program.address}/designs/copper-eaves/areas`);
+  await type(browser, 'Upper edge of Foot', '70');
+  await reads(browser, '0.0 cm²', '.left');
+  await kept(browser);
+  const value = async () => (await named(browser, 'input', 'Upper edge of Foot')).getAttribute('value');
+  await press(browser, 'Undo');
+  await browser.wait(async () => (await value()) === '62', 20000, 'undo never shows 62');
+  await (await see(browser, 'au-cup-view canvas')).sendKeys(Key.chord(Key.CONTROL, Key.SHIFT, 'z'));
+  await browser.wait(async () => (await value()) === '70', 20000, 'redo never shows 70');
+  await (await see(browser, 'au-cup-view canvas')).sendKeys(Key.chord(Key.CONTROL, 'z'));
+  await browser.wait(async () => (await value()) === '62', 20000, 'undo by key never shows 62');
+  await kept(browser);
+});
+
+test('a finding offers its fix, and the fix settles it', async () => {
+  await browser.get(`${program.address}/designs/orchard-frost/coats`);
+  await reads(browser, 'Clear seal');
+  const seal = await browser.executeScript<string>(
+    'const title = [...document.querySelectorAll(".title")].find((t) => t.innerText.includes("Clear seal")); title.click(); return title.innerText',
+  );
+  expect(seal).toContain('Clear seal');
+  await press(browser, 'Remove this coat');
+  await reads(browser, /goes under resin unsealed/);
+  await press(browser, 'Add a clear seal, 25 min');
+  await browser.wait(async () => !/unsealed/.test(await shown('au-coats-stage')), 20000, 'the finding never goes');
+  await reads(browser, 'Clear seal', 'au-coats-stage');
+});

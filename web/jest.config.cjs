@@ -1,0 +1,9 @@
+const { createCjsPreset } = require('jest-preset-angular/presets');
+
+module.exports = {
+  ...createCjsPreset({ tsconfig: '<rootDir>/tsconfig.spec.json' }),
+  testMatch: ['<rootDir>/test/**/*.spec.ts'],
+  setupFilesAfterEnv: ['<rootDir>/test/setup.ts'],
+  moduleNameMapper: { '^@aurantia/core$': '<rootDir>/../core/src/index.ts' },
+  transformIgnorePatterns: ['/node_modules/(?!(culori|uuid|.*\\.mjs$))'],
+};

@@ -1,0 +1,66 @@
+import type { FlakeField } from '@aurantia/core';
+import { paintCup } from '../src/app/parts/cup-view/paint-cup';
+import { stanceIn } from '../src/app/parts/cup-view/projection';
+
+const stations = [
+  { height: 0, circumference: 200 },
+  { height: 100, circumference: 200 },
+];
+
+/** A wall that is red on the left half of its wrap and blue on the right, with a green foot. */
+function wall(): FlakeField {
+  const [width, height] = [64, 100];
+  const pixels = new Uint8ClampedArray(width * height * 4);
+  for (let row = 0; row < height; row += 1) {
+    for (let column = 0; column < width; column += 1) {
+      pixels.set(row >= 80 ? [0, 200, 0, 255] : column < 32 ? [200, 0, 0, 255] : [0, 0, 200, 255], (row * width + column) * 4);
+    }
+  }
+  return { width, height, pixels, bareShare: null, flakes: 0 };
+}
+
+/** As much of a canvas as the painter needs. */
+function canvas(width: number, height: number) {
+  const data = new Uint8ClampedArray(width * height * 4);
+  const context = {
+    canvas: { width, height },
+    getImageData: () => ({ data }),
+    putImageData: () => undefined,
+    createLinearGradient: () => ({ addColorStop: () => undefined }),
+    beginPath: () => undefined,
+    ellipse: () => undefined,
+    fill: () => undefined,
+    stroke: () => undefined,
+  };
+  const at = (x: number, y: number) => [...data.slice((y * width + x) * 4, (y * width + x) * 4 + 4)];
+  return { context: context as unknown as CanvasRenderingContext2D, at };
+}
+
+const strongest = ([r, g, b, a]: number[]) =>
+  a === 0 ? 'nothing' : ['red', 'green', 'blue'][[r, g, b].indexOf(Math.max(r, g, b))];
+
+describe('a cup painted without a graphics card', () => {
+  const stance = stanceIn(stations, 120, 160, 10);
+  const paintedAt = (turn: number) => {
+    const { context, at } = canvas(120, 160);
+    paintCup(context, wall(), stations, stance, turn);
+    return (x: number, y: number) => strongest(at(x, y));
+  };
+
+  test('shows the middle of the wrap in front, left of it left, right of it right', () => {
+    const at = paintedAt(0);
+    expect(at(stance.axis - 20, 80)).toBe('red');
+    expect(at(stance.axis + 20, 80)).toBe('blue');
+    expect(at(60, Math.round(stance.ground) - 4)).toBe('green');
+    expect(at(2, 80)).toBe('nothing');
+  });
+  test('turned to the right, what was left comes to the front', () => {
+    const at = paintedAt(Math.PI / 2);
+    expect(at(stance.axis + 3, 80)).toBe('red');
+    expect(at(stance.axis - 3, 80)).toBe('red');
+  });
+  test('turned all round, is as it was', () => {
+    const [once, again] = [paintedAt(0.3), paintedAt(0.3 + 2 * Math.PI)];
+    for (let x = 0; x < 120; x += 7) expect(again(x, 90)).toBe(once(x, 90));
+  });
+});
