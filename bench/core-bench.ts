@@ -41,11 +41,22 @@ function rain(): Row {
   };
 }
 
-/** The whole plan from nothing, and the plan after one stepper moved by a spoon. */
+/** A shelf whose every colour is a shade nobody has worked out before. */
+const repainted = (shelf: DesignFile['shelf'], round: number): DesignFile['shelf'] => {
+  const shade = (hex: string) =>
+    `#${((parseInt(hex.slice(1), 16) + 0x010203 * (round + 2)) & 0xffffff).toString(16).padStart(6, '0')}`;
+  return shelf.map((item) => {
+    if (item.kind === 'glitter') return { ...item, flake: { ...item.flake, colour: shade(item.flake.colour) } };
+    return item.kind === 'ink' || item.kind === 'paint' ? { ...item, colour: shade(item.colour) } : item;
+  });
+};
+
+/** The whole plan of a design never seen, spectra included, and the plan after a stepper moved by a spoon. */
 function knob(): readonly Row[] {
   const { design, shelf, settings } = file('thistle-weave');
+  const shelves = Array.from({ length: 42 }, (_, round) => repainted(shelf, round));
+  const full = medianOf(41, (round) => createPlanner()(design, { shelf: shelves[round + 1], settings }));
   const workshop = { shelf, settings };
-  const full = medianOf(41, () => createPlanner()(design, workshop));
   const planner = createPlanner();
   planner(design, workshop);
   const turned = (round: number): Design => {

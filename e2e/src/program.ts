@@ -1,10 +1,17 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { existsSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import { createInterface } from 'node:readline';
 
-const ROOT = join(__dirname, '..', '..');
+/** The repository, from wherever in it the tests or the bench were started. */
+const ROOT = findUpwards(process.cwd());
+
+function findUpwards(folder: string): string {
+  if (existsSync(join(folder, 'server', 'src', 'commands', 'serve.ts'))) return folder;
+  if (dirname(folder) === folder) throw new Error('Start this from within the repository.');
+  return findUpwards(dirname(folder));
+}
 
 /** The real program on a data folder of its own. */
 export class Program {

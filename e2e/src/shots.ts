@@ -44,7 +44,7 @@ const shots: readonly { name: string; path: string; says: string; then?: (browse
         '[...document.querySelectorAll("au-coats-stage .title")].find((title) => title.innerText.includes("Clear seal")).click()',
       );
       await press(browser, 'Remove this coat');
-      await reads(browser, 'goes under resin unsealed');
+      await reads(browser, 'Resin goes over unsealed glitter');
     },
   },
 ];

@@ -29,7 +29,6 @@ const surface = () => browser.executeScript<string>('return document.querySelect
 test.each([
   ['Circumference at the foot', '0', /60 mm/],
   ['Circumference at the foot', '-40', /60 mm/],
-  ['Circumference at the foot', '70', /flatter than a saucer|./],
   ['Circumference at the rim', '99999999', /800 mm/],
   ['Height at the rim', '0', /must be above 0|at least 20/],
   ['Height at the rim', 'about a hand', /Type a number/],
@@ -40,7 +39,6 @@ test.each([
   await open('/designs/copper-eaves/cup');
   const before = await surface();
   await type(browser, field, text || ' ');
-  if (text === '70') return;
   await reads(browser, sentence, '.wrong-note');
   expect(await surface()).toBe(before);
   expect(await (await named(browser, 'input', field)).getAttribute('aria-invalid')).toBe('true');
@@ -49,7 +47,7 @@ test.each([
 test('stations that go backwards are named, and the cup stays', async () => {
   await open('/designs/orchard-frost/cup');
   const before = await surface();
-  await type(browser, 'Height between 2', '20').catch(() => type(browser, 'Height at the bend 2', '20'));
+  await type(browser, 'Height at the bend 2', '20');
   await reads(browser, 'Heights go upwards: this must be above 30 mm.');
   expect(await surface()).toBe(before);
 });

@@ -93,8 +93,6 @@ test('from a cup to a card that someone else can work from', async () => {
   await browser.wait(async () => /^8/.test(await (await ink()).getText()), 20000, 'the ink coat never gets to place 8');
   await kept(browser);
 
-  await stage('Colour');
-  await press(browser, 'Bring to 95 % cover').catch(() => undefined);
   await stage('Amounts');
   await reads(browser, 'Part A');
   await painted(browser);
@@ -166,7 +164,7 @@ test('a finding offers its fix, and the fix settles it', async () => {
   );
   expect(seal).toContain('Clear seal');
   await press(browser, 'Remove this coat');
-  await reads(browser, /goes under resin unsealed/);
+  await reads(browser, /Resin goes over unsealed glitter/);
   await press(browser, 'Add a clear seal, 25 min');
   await browser.wait(async () => !/unsealed/.test(await shown('au-coats-stage')), 20000, 'the finding never goes');
   await reads(browser, 'Clear seal', 'au-coats-stage');

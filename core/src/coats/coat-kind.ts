@@ -1,9 +1,9 @@
-import type { Spectrum } from '../colour';
 import type { AreaId, CoatKindName, CoatOf, CoatedWhere, Settings } from '../design';
 import type { Part } from '../glitter';
-import type { PlannedCoat, PlannedPart } from '../plan';
+import type { Light, PlannedCoat, PlannedPart } from '../plan';
 import type { ShelfItem } from '../stock';
 import { cureFactor } from '../resin';
+import { listText } from '../units';
 import type { Grounds } from './ground';
 
 /** A blend with its jars looked up. */
@@ -30,8 +30,8 @@ export interface CoatContext {
   readonly sizes: Readonly<Record<string, number>>;
   readonly names: Readonly<Record<string, string>>;
   readonly blends: readonly ReadyBlend[];
-  /** flakes over a ground, remembered between plans */
-  readonly rain: (parts: readonly Part[], depth: number, under: Spectrum) => Spectrum;
+  /** the work on spectra, remembered between plans */
+  readonly light: Light;
   /** the coat that comes after this one */
   readonly next: CoatKindName | null;
   /** minutes the soft glue under it still needs once nothing more is laid into it */
@@ -87,9 +87,6 @@ export const areaOf = (places: readonly string[], context: CoatContext): number 
 
 export const whereText = (on: CoatedWhere, context: CoatContext): string =>
   on === 'all' ? 'the whole cup' : listText(on.map((id) => context.names[id] ?? id));
-
-export const listText = (names: readonly string[]): string =>
-  names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names[names.length - 1]}`;
 
 /** Resin's waiting times stretch in a cold room and shrink in a warm one. */
 export const inThisRoom = (minutes: number, context: CoatContext): number =>

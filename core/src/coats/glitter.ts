@@ -1,7 +1,8 @@
 import { flakesLook } from '../field/look';
 import { keptDepth } from '../glitter';
+import { listText } from '../units';
 import { laidThickness } from '../resin';
-import { areaOf, bodyOf, listText, placesOf, type CoatKind, type ReadyBlend } from './coat-kind';
+import { areaOf, bodyOf, placesOf, type CoatKind, type ReadyBlend } from './coat-kind';
 import { changedGrounds, type Ground } from './ground';
 
 /** How deep a pour ends up on a ground: nothing holds it without glue. */
@@ -16,17 +17,16 @@ export const glitter: CoatKind<'glitter'> = {
   lay(coat, grounds, context) {
     const places = placesOf(coat.on, context);
     const blends = context.blends.filter((blend) => places.includes(blend.area) && blend.ml > 0);
-    const held = new Map(blends.map((blend) => [blend.area as string, heldDepth(blend, grounds[blend.area])]));
+    const held = new Map(blends.map((blend) => [blend.area as string, { blend, kept: heldDepth(blend, grounds[blend.area]) }]));
     const areas = blends.map((blend) => blend.area as string);
     const names = listText(blends.map((blend) => blend.areaName));
     return {
       grounds: changedGrounds(grounds, areas, (ground, place) => {
-        const blend = blends.find((one) => one.area === place);
-        const kept = held.get(place) ?? 0;
+        const { blend, kept } = held.get(place) ?? { blend: null, kept: 0 };
         if (!blend || kept === 0) return ground;
         return {
           ...ground,
-          spectrum: context.rain(blend.parts, kept, ground.spectrum),
+          spectrum: context.light.rain(blend.parts, kept, ground.spectrum),
           look: [...ground.look, flakesLook(blend.parts, kept)],
           glue: null,
           stuckBy: ground.glue?.way ?? ground.stuckBy,
@@ -47,7 +47,7 @@ export const glitter: CoatKind<'glitter'> = {
         waitsFor: 'Fresh, soft glue.',
         area: areaOf(areas, context),
         pours: blends.map((blend) => {
-          const kept = held.get(blend.area) ?? 0;
+          const kept = held.get(blend.area)?.kept ?? 0;
           const { area, areaName, planned: parts, ml, grams } = blend;
           return { area, areaName, parts, ml, grams, kept, castOff: 1 - kept / blend.poured };
         }),

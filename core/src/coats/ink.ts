@@ -1,6 +1,5 @@
-import { layOver } from '../colour';
 import { filmLook } from '../field/look';
-import { dropsFor, inkFilm } from '../ink';
+import { dropsFor } from '../ink';
 import { itemOf, type ShelfItemId } from '../stock';
 import { percentText } from '../units';
 import { areaOf, bodyOf, placesOf, whereText, type CoatKind } from './coat-kind';
@@ -30,13 +29,13 @@ export const ink: CoatKind<'ink'> = {
     const mix = resinItem ? mixFor(resinItem, area, coat.thickness, fill, context) : null;
     const drops = inkItem && mix ? dropsFor(coat.load, mix.mix, inkItem.dropMl) : { drops: 0, load: 0 };
     // The colour follows the drops that are really counted out, not the load that was wished for.
-    const film = inkItem && drops.drops > 0 ? inkFilm(inkItem, drops.load, coat.thickness) : null;
+    const film = inkItem && drops.drops > 0 ? context.light.tint(inkItem, drops.load, coat.thickness) : null;
     const laid = underResin(grounds, places, coat.thickness);
     return {
       grounds: film
         ? changedGrounds(laid, places, (ground) => ({
             ...ground,
-            spectrum: layOver(film, ground.spectrum),
+            spectrum: context.light.over(film, ground.spectrum),
             look: [...ground.look, filmLook(film)],
           }))
         : laid,

@@ -1,9 +1,10 @@
-import type { CoatContext, Grounds, ReadyBlend } from '../coats';
+import type { Grounds, ReadyBlend } from '../coats';
 import { heldDepth } from '../coats';
-import { hexOf, reflectanceOf, type Spectrum } from '../colour';
+import { reflectanceOf, type Spectrum } from '../colour';
 import { coverage, depthForCoverage, mlForCoverage, pourForCoverage } from '../glitter';
 import type { PlannedBlend } from './plan';
 import type { Step } from './coats-stage';
+import type { Light } from './light';
 
 /** The cover a maker usually wants: 5 % bare is the point where more glitter no longer shows. */
 export const FULL_COVER = 0.95;
@@ -18,16 +19,24 @@ interface Laid {
   readonly hold: number;
 }
 
-/** How a blend comes out with this design's coats: what is held, what stays bare, what is seen. */
+/** How a blend is laid by this design's coats; before any coat is planned, as if glue kept all of it. */
+export const laidBlend = (blend: ReadyBlend, steps: readonly Step[], start: Grounds): Laid =>
+  laidBy(steps, blend) ?? notLaidYet(blend, steps, start);
+
+/**
+ * How a blend comes out: what stays bare, what is seen, what a full cover would take.
+ * @param area cm²
+ */
 export function blendOutcome(
   blend: ReadyBlend,
-  steps: readonly Step[],
-  start: Grounds,
   area: number,
-  rain: CoatContext['rain'],
+  kept: number,
+  passes: number,
+  under: Spectrum,
+  hold: number,
+  light: Light,
 ): PlannedBlend {
-  const { kept, passes, under, hold } = laidBy(steps, blend) ?? notLaidYet(blend, steps, start);
-  const over = (ground: Spectrum) => hexOf(rain(blend.parts, kept, ground));
+  const over = (ground: Spectrum) => light.hex(light.rain(blend.parts, kept, ground));
   return {
     area: blend.area,
     areaName: blend.areaName,
@@ -38,7 +47,7 @@ export function blendOutcome(
     kept,
     passes,
     bare: 1 - coverage(kept),
-    under: hexOf(under),
+    under: light.hex(under),
     seen: over(under),
     seenOver: { white: over(WHITE), black: over(BLACK) },
     forCover: coverTarget(blend, hold, Math.max(1, passes), area),
@@ -56,7 +65,6 @@ function laidBy(steps: readonly Step[], blend: ReadyBlend): Laid | null {
   return { kept, passes: pours.length, under: first.before[blend.area].spectrum, hold };
 }
 
-/** Before any coat is planned, a blend is shown as if glue kept all of it. */
 function notLaidYet(blend: ReadyBlend, steps: readonly Step[], start: Grounds): Laid {
   const grounds = steps.at(-1)?.after ?? start;
   return { kept: blend.poured, passes: 0, under: grounds[blend.area].spectrum, hold: Infinity };

@@ -1,6 +1,6 @@
 import { layCoat, type CoatContext, type Grounds, type LaidCoat } from '../coats';
-import { hexOf } from '../colour';
 import type { Coat } from '../design';
+import type { Light } from './light';
 import type { PlannedCoat } from './plan';
 
 /** One coat with the cup before and after it. */
@@ -16,13 +16,23 @@ export function stepsOf(coats: readonly Coat[], start: Grounds, context: Omit<Co
   const steps: Step[] = [];
   let before = start;
   let setting = 0;
+  let seen: PlannedCoat['seen'] = seenAfter(start, {}, {}, context.light);
   coats.forEach((coat, index) => {
     const next = coats[index + 1]?.kind ?? null;
     const laid: LaidCoat = layCoat(coat, before, { ...context, next, setting });
-    const seen = Object.fromEntries(Object.entries(laid.grounds).map(([place, ground]) => [place, hexOf(ground.spectrum)]));
+    seen = seenAfter(laid.grounds, before, seen, context.light);
     steps.push({ coat, planned: { id: coat.id, kind: coat.kind, ...laid.body, seen }, before, after: laid.grounds });
     before = laid.grounds;
     setting = laid.setting ?? 0;
   });
   return steps;
+}
+
+/** Most coats change no colour: then what was seen before is seen still. */
+function seenAfter(grounds: Grounds, before: Grounds, seen: PlannedCoat['seen'], light: Light): PlannedCoat['seen'] {
+  const places = Object.keys(grounds);
+  if (places.every((place) => before[place]?.spectrum === grounds[place].spectrum)) return seen;
+  const next: Record<string, string> = {};
+  for (const place of places) next[place] = light.hex(grounds[place].spectrum);
+  return next;
 }

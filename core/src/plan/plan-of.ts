@@ -1,15 +1,14 @@
 import { checkDesign } from '../check';
 import type { CoatContext, Grounds, ReadyBlend } from '../coats';
-import { hexOf } from '../colour';
 import type { Blend, Coat, Design, Settings, Workshop } from '../design';
-import { flakeRain } from '../glitter';
 import type { ShelfItem } from '../stock';
 import { bareWallColour } from '../vessel';
-import { blendOutcome } from './blend-outcome';
+import { blendOutcome, laidBlend } from './blend-outcome';
 import { readyBlend } from './blends-stage';
 import { stepsOf, type Step } from './coats-stage';
+import { rememberedLight } from './light';
 import type { Plan, PlannedBlend } from './plan';
-import { remember } from './remember';
+import { remember, rememberEach } from './remember';
 import { areasOf, placesOfCup, surfaceOf } from './surface-stage';
 import { totalsOf } from './totals';
 
@@ -24,8 +23,8 @@ export function createPlanner(): Planner {
   const areas = remember(areasOf);
   const places = remember(placesOfCup);
   const ready = remember(readyBlend, 64);
-  const rain = remember(flakeRain, 512);
-  const colour = remember(hexOf, 512);
+  const light = rememberedLight();
+  const outcome = rememberEach(blendOutcome, 4);
   const blendList = remember((...blends: ReadyBlend[]) => blends as readonly ReadyBlend[]);
   const steps = remember(
     (
@@ -36,7 +35,7 @@ export function createPlanner(): Planner {
       names: CoatContext['names'],
       settings: Settings,
       shelf: readonly ShelfItem[],
-    ) => stepsOf(coats, start, { blends, sizes, names, settings, shelf, rain }),
+    ) => stepsOf(coats, start, { blends, sizes, names, settings, shelf, light }),
   );
   const outcomes = remember(
     (
@@ -44,7 +43,11 @@ export function createPlanner(): Planner {
       laid: readonly Step[],
       start: Grounds,
       sizes: CoatContext['sizes'],
-    ): readonly PlannedBlend[] => blends.map((blend) => blendOutcome(blend, laid, start, sizes[blend.area], rain)),
+    ): readonly PlannedBlend[] =>
+      blends.map((blend) => {
+        const { kept, passes, under, hold } = laidBlend(blend, laid, start);
+        return outcome(blend, sizes[blend.area], kept, passes, under, hold, light);
+      }),
   );
   const looks = remember((after: Grounds): Plan['looks'] =>
     Object.fromEntries(Object.entries(after).map(([place, ground]) => [place, ground.look])),
@@ -66,7 +69,7 @@ export function createPlanner(): Planner {
       areas: planned,
       blends: outcomes(blends, laid, grounds, sizes),
       coats: laid.map((step) => step.planned),
-      finished: Object.fromEntries(Object.entries(after).map(([place, ground]) => [place, colour(ground.spectrum)])),
+      finished: Object.fromEntries(Object.entries(after).map(([place, ground]) => [place, light.hex(ground.spectrum)])),
       looks: looks(after),
       bareWall: bareWallColour[design.cup.material],
       totals: totals(design, laid, shelf),

@@ -9,13 +9,35 @@ export function remember<Args extends readonly unknown[], Result>(
 ): (...args: Args) => Result {
   const kept: { args: Args; result: Result }[] = [];
   return (...args) => {
-    const at = kept.findIndex(
-      (entry) => entry.args.length === args.length && entry.args.every((arg, i) => Object.is(arg, args[i])),
-    );
-    if (at >= 0) return kept[at].result;
+    for (const entry of kept) if (sameArguments(entry.args, args)) return entry.result;
     const result = work(...args);
     kept.unshift({ args, result });
     if (kept.length > size) kept.pop();
     return result;
+  };
+}
+
+function sameArguments(one: readonly unknown[], other: readonly unknown[]): boolean {
+  if (one.length !== other.length) return false;
+  for (let i = 0; i < one.length; i += 1) if (!Object.is(one[i], other[i])) return false;
+  return true;
+}
+
+/**
+ * The same for functions of many different first arguments: each of them has a memory of its own,
+ * which goes when it goes.
+ */
+export function rememberEach<First extends object, Rest extends readonly unknown[], Result>(
+  work: (first: First, ...rest: Rest) => Result,
+  size = 8,
+): (first: First, ...rest: Rest) => Result {
+  const memories = new WeakMap<First, (...rest: Rest) => Result>();
+  return (first, ...rest) => {
+    let memory = memories.get(first);
+    if (!memory) {
+      memory = remember((...others: Rest) => work(first, ...others), size);
+      memories.set(first, memory);
+    }
+    return memory(...rest);
   };
 }

@@ -75,3 +75,7 @@ export const percentText = (share: number, digits = 0): string => `${fixed(share
 export function countText(count: number, singular: string, plural = `${singular}s`): string {
   return `${count} ${count === 1 ? singular : plural}`;
 }
+
+/** Names as one says them: `Foot`, `Foot and Ridge`, `Foot, Eaves and Ridge`. */
+export const listText = (names: readonly string[]): string =>
+  names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names[names.length - 1]}`;

@@ -1,3 +1,4 @@
+import { listText } from '../../units';
 import { areasWhere, stepsOfKind, type Rule } from '../finding';
 
 export const decalOnGlitter: Rule = {
@@ -18,7 +19,7 @@ export const decalOnGlitter: Rule = {
           level: 'stop' as const,
           coat: coat.id,
           area: null,
-          says: `“${coat.name}” lies on raw glitter on ${raw.join(', ')}.`,
+          says: `“${coat.name}” lies on raw glitter on ${listText(raw)}.`,
           why: 'Its carrier tape pulls the flakes off, and its edges never close.',
           fix: { does: 'insert coat' as const, label: 'Add clear resin before it', kind: 'resin' as const, before: coat.id },
         },

@@ -1,3 +1,4 @@
+import { listText } from '../../units';
 import { reaches, stepsOfKind, type Rule } from '../finding';
 
 export const glitterWithoutGlue: Rule = {
@@ -11,7 +12,7 @@ export const glitterWithoutGlue: Rule = {
           level: 'stop' as const,
           coat: coat.id,
           area: dry[0].area,
-          says: `Nothing holds the glitter on ${dry.map((pour) => pour.areaName).join(', ')}.`,
+          says: `Nothing holds the glitter on ${listText(dry.map((pour) => pour.areaName))}.`,
           why: 'Glitter needs fresh, soft glue under it; without, all of it is cast off.',
           fix: { does: 'insert coat' as const, label: 'Add glue before it', kind: 'glue' as const, before: coat.id },
         },

@@ -1,3 +1,4 @@
+import { listText } from '../../units';
 import { areasWhere, reaches, stepsOfKind, type Rule } from '../finding';
 import { CHUNKY } from './chunky-glue';
 
@@ -15,7 +16,7 @@ export const pressChunky: Rule = {
         level: 'look',
         coat: facts.steps[poured].coat.id,
         area: null,
-        says: `The coarse flakes on ${names.join(', ')} aren’t pressed flat.`,
+        says: `The coarse flakes on ${listText(names)} aren’t pressed flat.`,
         why: 'Flakes of 0.8 mm and over stand up in the glue and take several coats more to bury.',
         fix: { does: 'insert coat', label: 'Press after the glitter', kind: 'press', before: facts.steps[poured + 1].coat.id },
       },

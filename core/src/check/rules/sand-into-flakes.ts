@@ -1,4 +1,4 @@
-import { thicknessText } from '../../units';
+import { listText, thicknessText } from '../../units';
 import { areasWhere, stepsOfKind, type Rule } from '../finding';
 
 export const sandIntoFlakes: Rule = {
@@ -13,7 +13,7 @@ export const sandIntoFlakes: Rule = {
           level: film === 0 ? ('stop' as const) : ('look' as const),
           coat: coat.id,
           area: null,
-          says: `Only ${thicknessText(film)} of resin lies over the flakes on ${thin.join(', ')}.`,
+          says: `Only ${thicknessText(film)} of resin lies over the flakes on ${listText(thin)}.`,
           why: 'Sandpaper cuts into them and takes their colour off; at least 0.2 mm has to be over them.',
           fix: { does: 'insert coat' as const, label: 'Add clear resin before it', kind: 'resin' as const, before: coat.id },
         },

@@ -1,3 +1,4 @@
+import { listText } from '../../units';
 import { areasWhere, reaches, stepsOfKind, type Rule } from '../finding';
 
 export const unsealedGlitter: Rule = {
@@ -16,7 +17,7 @@ export const unsealedGlitter: Rule = {
           level: 'look' as const,
           coat: coat.id,
           area: null,
-          says: `The glitter on ${loose.join(', ')} goes under resin unsealed.`,
+          says: `Resin goes over unsealed glitter on ${listText(loose)}.`,
           why: 'Resin floats loose flakes over the edge and can soften dry glue.',
           fix: { does: 'insert coat' as const, label: 'Add a clear seal, 25 min', kind: 'seal' as const, before: coat.id },
         },

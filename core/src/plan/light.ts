@@ -1,0 +1,28 @@
+import { hexOf, layOver } from '../colour';
+import { flakeRain } from '../glitter';
+import { inkFilm } from '../ink';
+import { remember, rememberEach } from './remember';
+
+/**
+ * The work on spectra, remembered: it is what a plan spends its time on, and after a turned knob
+ * nearly all of it is the same as before.
+ */
+export interface Light {
+  readonly rain: typeof flakeRain;
+  readonly tint: typeof inkFilm;
+  readonly over: typeof layOver;
+  readonly hex: typeof hexOf;
+}
+
+export const rememberedLight = (): Light => {
+  const layers = rememberEach(
+    (under: Parameters<typeof layOver>[1], film: Parameters<typeof layOver>[0]) => layOver(film, under),
+    8,
+  );
+  return {
+    rain: rememberEach(flakeRain, 16),
+    tint: remember(inkFilm, 32),
+    over: (film, under) => layers(under, film),
+    hex: rememberEach(hexOf, 1),
+  };
+};
