@@ -86,6 +86,20 @@ export const press = async (
   );
 };
 
+/** Takes the entry of an open menu that starts with a text. */
+export async function menuItem(browser: Browser, text: string): Promise<void> {
+  await browser.wait(
+    async () => {
+      for (const item of await browser.findElements(By.css('[mat-menu-item]'))) {
+        if ((await item.getText()).startsWith(text)) return item.click().then(() => true);
+      }
+      return false;
+    },
+    PATIENCE,
+    `no ${text} in the menu`,
+  );
+}
+
 /** Types over whatever a field holds and leaves it. */
 export async function type(browser: Browser, name: string, text: string): Promise<void> {
   const field = await named(browser, 'input, textarea', name);

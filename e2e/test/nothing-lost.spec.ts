@@ -1,5 +1,4 @@
-import { By } from 'selenium-webdriver';
-import { kept, named, openBrowser, press, reads, type, type Browser } from '../src/browser';
+import { kept, menuItem, named, openBrowser, press, reads, type, type Browser } from '../src/browser';
 import { Program } from '../src/program';
 
 let program: Program;
@@ -108,15 +107,7 @@ test('what was typed before a crash is there when the page opens again', async (
 test('a removed design comes back with one press', async () => {
   await browser.get(`${program.address}/designs`);
   await press(browser, 'More for Peat Fire');
-  await browser.wait(
-    async () => {
-      const items = await browser.findElements(By.css('[mat-menu-item]'));
-      for (const item of items) if ((await item.getText()) === 'Remove') return item.click().then(() => true);
-      return false;
-    },
-    20000,
-    'no Remove in the menu',
-  );
+  await menuItem(browser, 'Remove');
   await reads(browser, 'Peat Fire is removed.');
   await press(browser, 'Undo');
   await named(browser, 'button', 'More for Peat Fire');

@@ -1,7 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { By, Key } from 'selenium-webdriver';
-import { kept, named, openBrowser, painted, press, reads, see, type, type Browser } from '../src/browser';
+import { kept, menuItem, named, openBrowser, painted, press, reads, see, type, type Browser } from '../src/browser';
 import { Program } from '../src/program';
 
 const ROOT = join(__dirname, '..', '..');
@@ -29,21 +29,7 @@ const stage = async (name: string) => {
   );
 };
 const shown = (css: string) => browser.executeScript<string>('return document.querySelector(arguments[0]).innerText', css);
-const pick = async (item: string) => {
-  await browser.wait(
-    async () => {
-      for (const one of await browser.findElements(By.css('[mat-menu-item]'))) {
-        if ((await one.getText()).startsWith(item)) {
-          await one.click();
-          return true;
-        }
-      }
-      return false;
-    },
-    20000,
-    `no ${item} in the menu`,
-  );
-};
+const pick = (item: string) => menuItem(browser, item);
 
 test('from a cup to a card that someone else can work from', async () => {
   await browser.get(`${program.address}/designs`);

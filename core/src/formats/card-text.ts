@@ -4,7 +4,11 @@ const WIDTH = 92;
 
 /** A card as plain text for a terminal or a message. */
 export function cardText(card: Card): string {
-  const lines: string[] = [card.title.toUpperCase(), ...wrapped(card.cup, ''), ''];
+  const lines: string[] = [
+    card.workshop ? `${card.title.toUpperCase()}, ${card.workshop}` : card.title.toUpperCase(),
+    ...wrapped(card.cup, ''),
+    '',
+  ];
   lines.push('AREAS');
   for (const area of card.areas) {
     lines.push(`  ${area.name}  ${area.where}, ${area.size}; ${area.outcome}`);

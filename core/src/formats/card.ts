@@ -17,6 +17,8 @@ import {
 /** The printed recipe as text in its places; every figure is already in the maker's units. */
 export interface Card {
   readonly title: string;
+  /** whose card it is; may be empty */
+  readonly workshop: string;
   readonly cup: string;
   readonly areas: readonly {
     name: string;
@@ -48,6 +50,7 @@ export function cardOf(plan: Plan, design: Design, settings: Settings): Card {
   const { cup } = design;
   return {
     title: plan.name,
+    workshop: settings.name,
     cup: `${cup.name}, ${cup.shape}, ${lengthText(plan.surface.height, units)} tall, ${lengthText(plan.surface.footCircumference, units)} round the foot and ${lengthText(plan.surface.rimCircumference, units)} round the rim; ${lengthText(cup.lipStrip, units)} under the lip stays bare`,
     areas: plan.areas.areas.map((area) => {
       const blend = plan.blends.find((one) => one.area === area.id);

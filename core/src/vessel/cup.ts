@@ -142,3 +142,16 @@ export function withReading(cup: Cup, index: number, reading: Partial<Station>):
   );
   return { ...cup, stations };
 }
+
+/** A common tapered cup, to start measuring from. */
+export const startingCup: Cup = {
+  name: 'New cup',
+  shape: 'tapered',
+  material: 'steel',
+  stations: [
+    { height: 0, circumference: 220 },
+    { height: 200, circumference: 285 },
+  ],
+  lipStrip: 10,
+  volume: null,
+};

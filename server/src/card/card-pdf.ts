@@ -82,7 +82,12 @@ function lookAt(card: Card): Content[] {
 
 function headOf(card: Card): Content[] {
   return [
-    { text: card.title, font: 'Bricolage', bold: true, fontSize: 20 },
+    {
+      text: [
+        { text: card.title, font: 'Bricolage', bold: true, fontSize: 20 },
+        { text: `   ${card.workshop}`, color: SOFT },
+      ],
+    },
     { text: card.cup, color: SOFT, margin: [0, 0, 0, 5] },
     {
       layout: 'noBorders',

@@ -2,6 +2,7 @@ import { Injectable } from '@angular/core';
 import type { FlakeField } from '@aurantia/core';
 import { Observable } from 'rxjs';
 import type { FlakeRequest } from '../workers/flake-request';
+import { newFlakeWorker } from '../workers/new-worker';
 
 interface Job {
   readonly slot: string;
@@ -39,7 +40,7 @@ export class Flakes {
     const job = this.queue.shift();
     if (!job) return;
     this.running = job;
-    const worker = (this.worker ??= new Worker(new URL('../workers/flakes.worker', import.meta.url), { type: 'module' }));
+    const worker = (this.worker ??= newFlakeWorker());
     worker.onmessage = ({ data }: MessageEvent<FlakeField>) => this.finish(() => job.done(data));
     worker.onerror = (event) => this.finish(() => job.failed(new Error(event.message)));
     worker.postMessage(job.request);

@@ -1,12 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
-import { coatSchema, faultsOf, type AreaId, type Coat, type Design, type ShelfItem, type ShelfKind } from '@aurantia/core';
+import { coatSchema, faultsOf, type AreaId, type Coat, type Design, type ShelfKind } from '@aurantia/core';
 import { NumberField } from '../../parts/fields/number-field';
+import { Pick } from '../../parts/fields/pick';
 import { WorkshopMemory } from '../../services/workshop';
 
 /** What can be set on a coat: where it goes, what is used, how thick or how often. */
 @Component({
   selector: 'au-coat-form',
-  imports: [NumberField],
+  imports: [NumberField, Pick],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './coat-form.html',
   styleUrl: './coat-form.scss',
@@ -30,7 +31,10 @@ export class CoatForm {
     if (coat.kind === 'ink') wanted.push({ field: 'ink', label: 'Ink', kind: 'ink', now: coat.ink });
     if (coat.kind === 'resin' || coat.kind === 'ink')
       wanted.push({ field: 'resin', label: 'Resin', kind: 'resin', now: coat.resin });
-    return wanted.map((one) => ({ ...one, items: this.memory.shelf().filter((item: ShelfItem) => item.kind === one.kind) }));
+    return wanted.map((one) => ({
+      ...one,
+      options: this.memory.shelf().flatMap((item) => (item.kind === one.kind ? [{ value: item.id, name: item.name }] : [])),
+    }));
   });
   protected readonly places = computed(() => {
     const coat = this.coat();
@@ -54,10 +58,6 @@ export class CoatForm {
   protected why(field: string): string | null {
     const refused = this.refused();
     return refused?.field === field ? refused.sentence : null;
-  }
-
-  protected has(items: readonly ShelfItem[], id: string): boolean {
-    return items.some((item) => item.id === id);
   }
 
   protected everywhere(): void {

@@ -22,7 +22,7 @@ import { DesignSession } from '../session';
       }
     </div>
     <au-cup-sheet [cup]="design().cup" [refused]="refused()" (cupChange)="take($event)" />
-    <dl>
+    <dl class="figure-row">
       <div>
         <dt>Wall</dt>
         <dd>{{ plan().surface.wall | area }}</dd>
@@ -59,24 +59,6 @@ import { DesignSession } from '../session';
       display: flex;
       flex-wrap: wrap;
       gap: 8px;
-    }
-    .on {
-      border-color: var(--peel);
-      box-shadow: inset 0 -3px 0 var(--peel);
-    }
-    dl {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 10px 34px;
-      margin: 0;
-    }
-    dt {
-      font-size: 12.5px;
-      color: var(--soft);
-    }
-    dd {
-      margin: 0;
-      font: 700 19px/1.2 var(--title);
     }
   `,
 })

@@ -14,6 +14,7 @@ import {
   type Fault,
 } from '@aurantia/core';
 import { NumberField } from '../fields/number-field';
+import { Pick } from '../fields/pick';
 
 const shapeWords: Record<CupShape, string> = {
   straight: 'Straight',
@@ -31,7 +32,7 @@ const shapeHints: Record<CupShape, string> = {
 /** The measuring sheet: what the tape reads at two to six heights. A faulty reading gets its sentence; the cup stays. */
 @Component({
   selector: 'au-cup-sheet',
-  imports: [NumberField],
+  imports: [NumberField, Pick],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cup-sheet.html',
   styleUrl: './cup-sheet.scss',
@@ -43,7 +44,7 @@ export class CupSheet {
   readonly cupChange = output<Cup>();
 
   protected readonly shapes = cupShapes.map((shape) => ({ shape, name: shapeWords[shape] }));
-  protected readonly materials = cupMaterials;
+  protected readonly materials = cupMaterials.map((material) => ({ value: material, name: material }));
   protected readonly draft = linkedSignal(this.cup);
   protected readonly hint = computed(() => shapeHints[this.draft().shape]);
   protected readonly faults = computed<readonly Fault[]>(() => {

@@ -1,23 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { planOf, startingDesign, type Cup } from '@aurantia/core';
+import { planOf, startingCup, startingDesign, type Cup } from '@aurantia/core';
 import { v7 } from 'uuid';
 import { CupFigure } from '../../parts/cup-view/cup-figure';
 import { CupSheet } from '../../parts/cup-sheet/cup-sheet';
 import { AreaPipe, LengthPipe } from '../../parts/fields/unit-pipes';
 import { Notices } from '../../services/notices';
 import { WorkshopMemory } from '../../services/workshop';
-
-const newCup: Cup = {
-  name: 'New cup',
-  shape: 'tapered',
-  material: 'steel',
-  stations: [
-    { height: 0, circumference: 220 },
-    { height: 200, circumference: 285 },
-  ],
-  lipStrip: 10,
-  volume: null,
-};
 
 /** The cups that were measured, side by side at one scale, and the measuring sheet. */
 @Component({
@@ -47,7 +35,7 @@ export class CupsPlace {
 
   protected measure(): void {
     const id = v7();
-    this.keep(id, newCup);
+    this.keep(id, startingCup);
     this.picked.set(id);
   }
 

@@ -2,25 +2,12 @@ import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatMenuModule } from '@angular/material/menu';
 import { Router, RouterLink } from '@angular/router';
-import { countText, planOf, readDesignFile, startingDesign, type Cup, type Design, type Plan } from '@aurantia/core';
+import { countText, planOf, readDesignFile, startingCup, startingDesign, type Design, type Plan } from '@aurantia/core';
 import { v7 } from 'uuid';
 import { CupFigure } from '../../parts/cup-view/cup-figure';
 import { DesignList, type KeptDesign } from '../../services/designs';
 import { Notices } from '../../services/notices';
 import { WorkshopMemory } from '../../services/workshop';
-
-/** A cup for a first design, until one is chosen or measured. */
-const plainCup: Cup = {
-  name: 'Tapered cup',
-  shape: 'tapered',
-  material: 'steel',
-  stations: [
-    { height: 0, circumference: 220 },
-    { height: 200, circumference: 285 },
-  ],
-  lipStrip: 10,
-  volume: null,
-};
 
 interface Standing {
   readonly kept: KeptDesign;
@@ -72,7 +59,7 @@ export class DesignsPlace {
   }
 
   protected begin(): void {
-    const cup = this.memory.cups().at(0)?.cup ?? plainCup;
+    const cup = this.memory.cups().at(0)?.cup ?? startingCup;
     this.keep(startingDesign(v7(), nameNotIn(this.list.designs()), cup));
   }
 

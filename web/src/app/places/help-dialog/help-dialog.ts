@@ -33,9 +33,6 @@ import { healthNotes } from '@aurantia/core';
     >
   `,
   styles: `
-    mat-dialog-content {
-      color: var(--ink);
-    }
     dl {
       display: grid;
       grid-template-columns: 120px 1fr;

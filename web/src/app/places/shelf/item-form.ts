@@ -10,14 +10,19 @@ import {
   type Fault,
   type ShelfItem,
 } from '@aurantia/core';
+import { ColourField } from '../../parts/fields/colour-field';
 import { NumberField } from '../../parts/fields/number-field';
+import { Pick, type Option } from '../../parts/fields/pick';
 import { Notices } from '../../services/notices';
 import { WorkshopMemory } from '../../services/workshop';
+import { figuresOf, withFigure } from './item-figures';
+
+const same = (values: readonly string[]): readonly Option[] => values.map((value) => ({ value, name: value }));
 
 /** What is known of one jar. Each sound change is kept at once; a faulty one gets its sentence. */
 @Component({
   selector: 'au-item-form',
-  imports: [NumberField],
+  imports: [ColourField, NumberField, Pick],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './item-form.html',
   styleUrl: './item-form.scss',
@@ -30,13 +35,15 @@ export class ItemForm {
   readonly kept = output<ShelfItem>();
   readonly removed = output();
 
-  protected readonly flakeKinds = glitterKinds.map((kind) => ({
-    kind,
-    name: { solid: 'opaque', tinted: 'see-through', opal: 'opal' }[kind],
+  protected readonly flakeKinds = glitterKinds.map((value) => ({
+    value,
+    name: { solid: 'opaque', tinted: 'see-through', opal: 'opal' }[value],
   }));
-  protected readonly finishes = finishes;
-  protected readonly ways = glueWays.map((way) => ({ way, title: glueWayFacts[way].title }));
+  protected readonly finishes = same(finishes);
+  protected readonly inkTypes = same(['dye', 'pigment', 'pearl']);
+  protected readonly ways = glueWays.map((value) => ({ value, name: glueWayFacts[value].title }));
   protected readonly draft = linkedSignal(this.item);
+  protected readonly figures = computed(() => figuresOf(this.draft()));
   protected readonly faults = computed<readonly Fault[]>(() => {
     const read = shelfItemSchema.safeParse(this.draft());
     return read.success ? [] : faultsOf(read.error);
@@ -55,14 +62,11 @@ export class ItemForm {
     if (item.kind === 'glitter') this.put({ ...item, flake: { ...item.flake, ...change } });
   }
 
-  protected cut(value: number | null): void {
+  protected retype(path: string, typed: number | null): void {
     const item = this.draft();
-    if (item.kind === 'glitter') this.put(withCut(item, value ?? Number.NaN));
-  }
-
-  protected pair(field: 'ratio' | 'density' | 'open', at: 0 | 1, value: number | null): void {
-    const now = (this.draft() as unknown as Record<string, [number, number] | null>)[field] ?? [0, 0];
-    this.set({ [field]: at === 0 ? [value ?? Number.NaN, now[1]] : [now[0], value ?? Number.NaN] });
+    const value = typed ?? Number.NaN;
+    // With another cut come its usual thickness and share, until the label says otherwise.
+    this.put(item.kind === 'glitter' && path === 'flake.cut' ? withCut(item, value) : withFigure(item, path, value));
   }
 
   private put(item: ShelfItem): void {

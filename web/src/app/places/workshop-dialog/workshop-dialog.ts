@@ -1,14 +1,14 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
-import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { MatDialogModule } from '@angular/material/dialog';
-import { faultsOf, settingsSchema, type Settings } from '@aurantia/core';
+import { faultsOf, settingsSchema, type Settings, type Units } from '@aurantia/core';
+import { Choice } from '../../parts/fields/choice';
 import { NumberField } from '../../parts/fields/number-field';
 import { WorkshopMemory } from '../../services/workshop';
 
 /** Units, measuring steps, the room and the schools: kept at once, for every design. */
 @Component({
   selector: 'au-workshop-dialog',
-  imports: [MatDialogModule, MatButtonToggleModule, NumberField],
+  imports: [MatDialogModule, Choice, NumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './workshop-dialog.html',
   styleUrl: './workshop-dialog.scss',
@@ -16,6 +16,15 @@ import { WorkshopMemory } from '../../services/workshop';
 export class WorkshopDialog {
   private readonly memory = inject(WorkshopMemory);
   protected readonly settings = this.memory.settings;
+  protected readonly lengths = named<Units['length']>({ mm: 'mm', inch: 'inches' });
+  protected readonly amounts = named<Units['amount']>({ ml: 'ml', teaspoon: '5 ml spoons', gram: 'grams' });
+  protected readonly degrees = named<Units['temperature']>({ celsius: '°C', fahrenheit: '°F' });
+  protected readonly sealings = named<Settings['sealing']>({
+    always: 'always',
+    'after dry glue': 'after dry glue',
+    never: 'never',
+  });
+  protected readonly papers = named<Settings['paper']>({ A4: 'A4', Letter: 'Letter' });
   protected readonly refused = signal<{ field: string; sentence: string } | null>(null);
 
   protected units(change: Partial<Settings['units']>): void {
@@ -37,4 +46,8 @@ export class WorkshopDialog {
     const refused = this.refused();
     return refused?.field === field ? refused.sentence : null;
   }
+}
+
+function named<Value extends string>(names: Record<Value, string>): readonly { value: Value; name: string }[] {
+  return (Object.keys(names) as Value[]).map((value) => ({ value, name: names[value] }));
 }

@@ -1,0 +1,155 @@
+import { By } from 'selenium-webdriver';
+import { kept, menuItem, named, openBrowser, painted, press, reads, type, type Browser } from '../src/browser';
+import { Program } from '../src/program';
+
+let program: Program;
+let browser: Browser;
+const start = async (demo: boolean) => {
+  program = new Program(demo);
+  await program.start();
+  browser = await openBrowser();
+};
+afterEach(async () => {
+  await browser?.quit();
+  await program?.end();
+});
+const get = async <T>(path: string): Promise<T> => (await (await fetch(`${program.address}/api/${path}`)).json()) as T;
+const go = (path: string) => browser.get(`${program.address}${path}`);
+const value = async (name: string) => (await named(browser, 'input', name)).getAttribute('value');
+
+describe('a workshop of one’s own, empty at first', () => {
+  beforeEach(() => start(false));
+
+  test('every place says what to do, and a jar and a cup make a first design', async () => {
+    await go('/shelf');
+    await reads(browser, 'The shelf is empty. Put a first jar on it');
+    await press(browser, 'Put on the shelf');
+    await menuItem(browser, 'A glitter');
+    await type(browser, 'Name, as on the jar; kept with the first change', 'Gorse');
+    await reads(browser, 'Gorse', 'section li');
+    await type(browser, 'Cut', '1');
+    await reads(browser, '40 cm²', 'aside');
+    await type(browser, 'Left', '25');
+    await reads(browser, '25 ml', 'section li');
+
+    await go('/cups');
+    await reads(browser, 'No cup is measured yet');
+    await press(browser, 'Measure a cup');
+    await type(browser, 'Name of the cup', 'Enamel mug');
+    await press(browser, 'Straight');
+    await type(browser, 'Circumference at the rim', '251');
+    await reads(browser, 'Enamel mug', 'section li');
+
+    await go('/designs');
+    await reads(browser, 'An empty shelf');
+    await press(browser, 'Plan the first cup');
+    await reads(browser, 'Which cup is it?');
+    expect(await value('Name of the cup')).toBe('Enamel mug');
+    await painted(browser);
+    const shelf = await get<{ name: string; left: number; flake: { cut: number } }[]>('shelf');
+    expect(shelf).toMatchObject([{ name: 'Gorse', left: 25, flake: { cut: 1, thickness: 75 } }]);
+  });
+
+  test('a workshop without paint, glue or resin still gets an order of work, and no invented amounts', async () => {
+    await go('/designs');
+    await press(browser, 'Plan the first cup');
+    const rail = async (name: string) =>
+      (await browser.findElement(By.xpath(`//nav[@aria-label="Stages"]//a[b="${name}"]`))).click();
+    await reads(browser, 'Which cup is it?');
+    await rail('Areas');
+    await press(browser, 'Split in two bands');
+    await rail('Coats');
+    await press(browser, 'Start with the usual order');
+    await reads(browser, 'Rest until cured through');
+    await rail('Amounts');
+    await reads(browser, 'Amounts come from the coats');
+    await rail('Colour');
+    await reads(browser, 'There is no other glitter on the shelf.');
+  });
+});
+
+describe('the demo’s places', () => {
+  beforeEach(() => start(true));
+
+  test('a jar is corrected on the shelf and every design that uses it follows', async () => {
+    await go('/designs/orchard-frost/colour');
+    await reads(browser, /Stays bare\s+53\.2 %/);
+    await go('/shelf?item=first-frost');
+    await type(browser, 'Solid in a spoon', '45');
+    await reads(browser, '90 cm²', 'aside');
+    await go('/designs/orchard-frost/colour');
+    await reads(browser, /Stays bare\s+4\d\.\d %/);
+  });
+
+  test('a faulty figure is said beside its field and not kept', async () => {
+    await go('/shelf?item=slow-1-1');
+    await type(browser, 'Parts of A', '0');
+    await reads(browser, 'A part is above zero.', '.wrong-note');
+    const resin = (await get<{ id: string; ratio: number[] }[]>('shelf')).find(({ id }) => id === 'slow-1-1');
+    expect(resin?.ratio).toEqual([1, 1]);
+  });
+
+  test('a jar taken off the shelf comes back with one press', async () => {
+    await go('/shelf?item=kiln-ash');
+    await press(browser, 'Take off the shelf');
+    await reads(browser, 'Kiln Ash is off the shelf.');
+    expect(await get<unknown[]>('shelf')).toHaveLength(32);
+    await press(browser, 'Undo');
+    await reads(browser, 'Kiln Ash', 'section li');
+    expect(await get<unknown[]>('shelf')).toHaveLength(33);
+  });
+
+  test('a cup changed here leaves the designs on it as they were', async () => {
+    await go('/cups');
+    await reads(browser, 'Measuring sheet');
+    await type(browser, 'Circumference at the rim', '300');
+    await reads(browser, '545', 'section li');
+    await go('/designs/copper-eaves/cup');
+    await kept(browser);
+    expect(await value('Circumference at the rim')).toBe('292');
+  });
+
+  test('a cup measured in a design is kept for others', async () => {
+    await go('/designs/peat-fire/cup');
+    await type(browser, 'Name of the cup', 'Conical, remeasured');
+    await type(browser, 'Circumference at the rim', '274');
+    await press(browser, 'Keep this cup for other designs');
+    await reads(browser, 'Conical, remeasured is with the cups now.');
+    expect((await get<{ cup: { name: string } }[]>('cups')).map(({ cup }) => cup.name)).toContain('Conical, remeasured');
+  });
+
+  test('a copy of a design goes its own way', async () => {
+    await go('/designs');
+    await press(browser, 'More for Peat Fire');
+    await menuItem(browser, 'Copy');
+    await reads(browser, 'Which cup is it?');
+    expect(await value('Name of the design')).toBe('Peat Fire, copy');
+    await type(browser, 'Name of the design', 'Bog Fire');
+    await kept(browser);
+    const names = (await get<{ document: { name: string } }[]>('designs')).map(({ document }) => document.name);
+    expect(names).toEqual(expect.arrayContaining(['Peat Fire', 'Bog Fire']));
+  });
+
+  test('areas: a band on top takes from those below, and removing it gives back', async () => {
+    await go('/designs/apiary-noon/areas');
+    await press(browser, 'Add a band');
+    await type(browser, 'Lower edge of Band 5', '20');
+    await type(browser, 'Upper edge of Band 5', '40');
+    await reads(browser, /66\.6 cm²/, 'li:first-child .size');
+    await press(browser, 'Remove Band 5');
+    await reads(browser, /114\.2 cm²/, 'li:first-child .size');
+    await reads(browser, '4 areas, none left over', '.rail');
+  });
+
+  test('spoons: the coarser spoon steps the amounts by itself', async () => {
+    await go('/designs/copper-eaves/colour');
+    await press(browser, /this workshop/);
+    await type(browser, 'Smallest spoon', '0');
+    await reads(browser, 'The finest step is 0.1 ml.', '.wrong-note');
+    await type(browser, 'Smallest spoon', '2.5');
+    await press(browser, 'Done');
+    const more = await named(browser, 'button', 'More Quarry Moss');
+    await more.click();
+    await browser.wait(async () => (await value('Quarry Moss, ml')) === '5.0', 20000, 'the step isn’t the spoon');
+  });
+});

@@ -1,0 +1,58 @@
+import { TestBed } from '@angular/core/testing';
+import { defaultSettings, fieldPlanOf, planOf, type FlakeField } from '@aurantia/core';
+import { Flakes } from '../src/app/services/flakes';
+import { design, shelf } from './workshop';
+
+/** A worker that answers when it is told to. */
+class SlowWorker {
+  static latest: SlowWorker;
+  onmessage: ((event: { data: unknown }) => void) | null = null;
+  onerror: ((event: { message: string }) => void) | null = null;
+  readonly asked: { area?: string }[] = [];
+  constructor() {
+    SlowWorker.latest = this;
+  }
+  postMessage(request: { area?: string }) {
+    this.asked.push(request);
+  }
+}
+jest.mock('../src/app/workers/new-worker', () => ({ newFlakeWorker: () => new SlowWorker() }));
+
+const plan = fieldPlanOf(planOf(design, { settings: defaultSettings, shelf: [...shelf] }));
+const swatch = (area: string) => ({ what: 'swatch' as const, plan, area, side: 10, pixelsPerMm: 4 });
+const field = { width: 1, height: 1, bareShare: null, flakes: 0, pixels: new Uint8ClampedArray(4) } as FlakeField;
+const answer = () => SlowWorker.latest.onmessage?.({ data: field });
+let flakes: Flakes;
+
+beforeEach(() => {
+  TestBed.resetTestingModule();
+  flakes = TestBed.inject(Flakes);
+});
+
+test('wishes are met one at a time, in order', () => {
+  const met: string[] = [];
+  for (const slot of ['a', 'b']) flakes.picture(slot, swatch(slot)).subscribe(() => met.push(slot));
+  expect(SlowWorker.latest.asked.map((request) => request.area)).toEqual(['a']);
+  answer();
+  answer();
+  expect(met).toEqual(['a', 'b']);
+});
+
+test('a newer wish for a slot replaces one that waits', () => {
+  flakes.picture('other', swatch('other')).subscribe();
+  flakes.picture('cup', swatch('old')).subscribe();
+  flakes.picture('cup', swatch('new')).subscribe();
+  answer();
+  answer();
+  expect(SlowWorker.latest.asked.map((request) => request.area)).toEqual(['other', 'new']);
+});
+
+test('a wish taken back is never begun; one that fails says so and the next goes on', () => {
+  const failed = jest.fn();
+  flakes.picture('a', swatch('a')).subscribe({ error: failed });
+  flakes.picture('b', swatch('b')).subscribe().unsubscribe();
+  flakes.picture('c', swatch('c')).subscribe();
+  SlowWorker.latest.onerror?.({ message: 'out of memory' });
+  expect(failed).toHaveBeenCalledWith(new Error('out of memory'));
+  expect(SlowWorker.latest.asked.map((request) => request.area)).toEqual(['a', 'c']);
+});

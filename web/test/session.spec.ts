@@ -1,0 +1,137 @@
+import { TestBed } from '@angular/core/testing';
+import type { Design } from '@aurantia/core';
+import { Observable, of, Subject, throwError } from 'rxjs';
+import { Autosave } from '../src/app/design/autosave';
+import { DesignSession } from '../src/app/design/session';
+import { Api, ApiError } from '../src/app/services/api';
+import { DesignList, type KeptDesign } from '../src/app/services/designs';
+import { Drafts, type Draft } from '../src/app/services/drafts';
+import { Notices } from '../src/app/services/notices';
+import { WorkshopMemory } from '../src/app/services/workshop';
+import { design, memoryStub } from './workshop';
+
+class QuietChannel {
+  static latest: QuietChannel | null = null;
+  onmessage: ((event: { data: unknown }) => void) | null = null;
+  postMessage = jest.fn();
+  close = jest.fn();
+  constructor() {
+    QuietChannel.latest = this;
+  }
+}
+
+let stored: KeptDesign;
+let draft: Draft | null;
+let session: DesignSession;
+let put: jest.Mock;
+const named = (name: string) => (one: Design) => ({ ...one, name });
+const name = () => session.document()?.name;
+const settled = () => new Promise((resolve) => setTimeout(resolve));
+
+async function open(get: () => Observable<KeptDesign> = () => of(stored)): Promise<void> {
+  Object.assign(globalThis, { BroadcastChannel: QuietChannel });
+  put = jest.fn(() => new Subject());
+  TestBed.configureTestingModule({
+    providers: [
+      DesignSession,
+      Autosave,
+      { provide: Api, useValue: { get, put } },
+      { provide: Drafts, useValue: { keep: jest.fn(), drop: jest.fn(), take: () => Promise.resolve(draft) } },
+      { provide: Notices, useValue: { failed: jest.fn(), say: jest.fn() } },
+      { provide: WorkshopMemory, useValue: memoryStub() },
+      { provide: DesignList, useValue: { create: (document: Design) => of({ document, revision: 1, keptAt: stored.keptAt }) } },
+    ],
+  });
+  session = TestBed.inject(DesignSession);
+  session.open('d');
+  await settled();
+}
+
+beforeEach(() => {
+  stored = { document: design, revision: 4, keptAt: '2026-01-01T10:00:00.000Z' };
+  draft = null;
+});
+
+test('a sound change is taken, planned and offered to be kept', async () => {
+  await open();
+  expect(
+    session.change((one) => ({ ...one, blends: [{ ...one.blends[0], parts: [{ ...one.blends[0].parts[0], ml: 5 }] }] })),
+  ).toBeNull();
+  expect(session.plan()?.blends[0].ml).toBe(5);
+  expect(session.saving.state()).toBe('keeping');
+});
+
+test('an unsound change is a sentence, and the last good state stays', async () => {
+  await open();
+  const sentence = session.change((one) => ({
+    ...one,
+    areas: [{ ...one.areas[0], to: 900 } as Design['areas'][0], one.areas[1]],
+  }));
+  expect(sentence).toMatch(/600 mm/);
+  expect(session.document()).toBe(design);
+  expect(session.canUndo()).toBe(false);
+  expect(session.saving.state()).toBe('kept');
+});
+
+test('undo and redo walk the same way back and forth; a new change ends the redo', async () => {
+  await open();
+  for (const one of ['A', 'B', 'C']) session.change(named(one));
+  session.undo();
+  session.undo();
+  expect(name()).toBe('A');
+  session.redo();
+  expect(name()).toBe('B');
+  session.change(named('D'));
+  expect(session.canRedo()).toBe(false);
+  for (let i = 0; i < 5; i += 1) session.undo();
+  expect(name()).toBe('Design');
+});
+
+test('a draft that was never kept is gone on with, one undo from what is kept', async () => {
+  draft = { parent: 3, document: { ...design, name: 'Draft' } };
+  await open();
+  expect(name()).toBe('Draft');
+  session.undo();
+  expect(name()).toBe('Design');
+});
+
+test('theirs is taken only when told, and ours stays one undo away', async () => {
+  await open();
+  session.change(named('Ours'));
+  const theirs: KeptDesign = { document: { ...design, name: 'Theirs' }, revision: 5, keptAt: stored.keptAt };
+  session.saving.conflict.set(theirs);
+  session.takeTheirs();
+  expect([name(), session.saving.revision(), session.saving.conflict()]).toEqual(['Theirs', 5, null]);
+  session.undo();
+  expect(name()).toBe('Ours');
+});
+
+test('another window’s save is followed only while nothing is unsaved here', async () => {
+  await open();
+  const newer = { ...stored, document: { ...design, name: 'Newer' }, revision: 5 };
+  stored = newer;
+  QuietChannel.latest?.onmessage?.({ data: { id: 'other', revision: 9 } });
+  expect(name()).toBe('Design');
+  QuietChannel.latest?.onmessage?.({ data: { id: 'd', revision: 5 } });
+  expect(name()).toBe('Newer');
+  session.change(named('Mine'));
+  stored = { ...newer, document: { ...design, name: 'Newest' }, revision: 6 };
+  QuietChannel.latest?.onmessage?.({ data: { id: 'd', revision: 6 } });
+  expect(name()).toBe('Mine');
+});
+
+test('a design that isn’t here is said, and nothing is opened', async () => {
+  await open(() => throwError(() => new ApiError({ title: 'Not here', status: 404, detail: 'This design isn’t here.' })));
+  expect(session.missing()).toBe('This design isn’t here.');
+  expect(session.document()).toBeNull();
+});
+
+test('a fix is one change, and can be undone', async () => {
+  await open();
+  const fix = session.plan()?.findings.find((finding) => finding.fix)?.fix;
+  if (!fix) throw new Error('the design has nothing to fix');
+  session.fix(fix);
+  expect(session.document()?.coats).toHaveLength(4);
+  session.undo();
+  expect(session.document()).toBe(design);
+});

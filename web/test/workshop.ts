@@ -1,0 +1,80 @@
+import { computed, signal, type WritableSignal } from '@angular/core';
+import {
+  defaultSettings,
+  startingItem,
+  type Cup,
+  type Design,
+  type Settings,
+  type ShelfItem,
+  designSchema,
+} from '@aurantia/core';
+import { of } from 'rxjs';
+
+export const cup: Cup = {
+  name: 'Cup',
+  shape: 'tapered',
+  material: 'steel',
+  lipStrip: 10,
+  volume: null,
+  stations: [
+    { height: 0, circumference: 220 },
+    { height: 180, circumference: 280 },
+  ],
+};
+
+/** A two-band design with a base, a glue, glitter and resin. */
+export const design: Design = designSchema.parse({
+  version: 1,
+  id: 'd',
+  name: 'Design',
+  cup,
+  areas: [
+    { kind: 'band', id: 'low', name: 'Low', from: 0, to: 80 },
+    { kind: 'band', id: 'high', name: 'High', from: 80, to: 170 },
+  ],
+  blends: [{ area: 'low', parts: [{ item: 'jar', ml: 4 }] }],
+  coats: [
+    { kind: 'base', id: 'base', on: 'all', paint: 'paint', passes: 2 },
+    { kind: 'glitter', id: 'glitter', on: 'all' },
+    { kind: 'resin', id: 'resin', on: ['low'], resin: 'resin', thickness: 0.4 },
+  ],
+});
+
+export const shelf: readonly ShelfItem[] = [
+  startingItem('glitter', 'jar'),
+  startingItem('paint', 'paint'),
+  startingItem('resin', 'resin'),
+  startingItem('ink', 'ink'),
+  startingItem('glue', 'glue'),
+];
+
+/** The workshop's memory as the components see it, without a server. */
+export function memoryStub() {
+  const settings: WritableSignal<Settings> = signal(defaultSettings);
+  const items = signal<readonly ShelfItem[]>(shelf);
+  return {
+    settings,
+    shelf: items,
+    loaded: signal(true),
+    units: computed(() => settings().units),
+    workshop: computed(() => ({ settings: settings(), shelf: [...items()] })),
+    putItem: jest.fn((item: ShelfItem) => of(item)),
+  };
+}
+
+/** Changes a field as a maker would: type, then leave it. */
+export function typeInto(element: Element | null | undefined, text: string): void {
+  const field = element as HTMLInputElement | HTMLSelectElement;
+  field.value = text;
+  field.dispatchEvent(new Event('change'));
+}
+
+/** A field by what its label says. */
+export function labelled(root: HTMLElement, label: string): HTMLInputElement {
+  const found = [...root.querySelectorAll('label')].find(
+    (one) => (one.querySelector('span') ?? one).textContent?.trim() === label,
+  );
+  if (!found) throw new Error(`no field is called “${label}”`);
+  const id = found.getAttribute('for');
+  return (id ? root.querySelector(`[id="${id}"]`) : found.querySelector('input, select, textarea')) as HTMLInputElement;
+}
