@@ -1,6 +1,7 @@
 import type { FastifyInstance } from 'fastify';
 
-const isTaken = (error: unknown): boolean => error instanceof Error && 'code' in error && error.code === 'EADDRINUSE';
+const isTaken = (error: unknown): boolean =>
+  typeof error === 'object' && error !== null && 'code' in error && error.code === 'EADDRINUSE';
 
 /**
  * Listens on loopback at a port, or at a free one when it is taken.

@@ -1,0 +1,69 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { FastifyInstance } from 'fastify';
+import { createApp } from '../src/app';
+import { listenNear } from '../src/http/listen';
+import { memoryOf } from '../src/memory';
+import { openStore, type Store } from '../src/store/open-store';
+import { newFile } from './memory';
+
+let store: Store;
+let app: FastifyInstance;
+
+beforeEach(async () => {
+  const screens = mkdtempSync(join(tmpdir(), 'aurantia-screens-'));
+  writeFileSync(join(screens, 'index.html'), '<au-root ngCspNonce="NONCE_OF_THIS_PAGE"></au-root>');
+  writeFileSync(join(screens, 'main-ABC.js'), 'console.log(1)');
+  store = await openStore(newFile());
+  app = await createApp(memoryOf(store), screens, false);
+});
+afterEach(async () => {
+  await app.close();
+  await store.destroy();
+});
+
+const get = (url: string) => app.inject({ url, headers: { host: '127.0.0.1:4310' } });
+
+test('each page has a nonce of its own, the one its policy names', async () => {
+  const seen = new Set<string>();
+  for (const url of ['/', '/designs', '/designs/some-id/coats', '/shelf', '/cups']) {
+    const { body, headers, statusCode } = await get(url);
+    expect(statusCode).toBe(200);
+    const nonce = /ngCspNonce="([0-9a-f]+)"/.exec(body)?.[1] ?? 'none';
+    expect(String(headers['content-security-policy'])).toContain(`style-src 'self' 'nonce-${nonce}'`);
+    expect(headers['cache-control']).toBe('no-store');
+    seen.add(nonce);
+  }
+  expect(seen.size).toBe(5);
+});
+
+test('scripts may be kept by the browser for ever: their names change with them', async () => {
+  const { headers, statusCode } = await get('/main-ABC.js');
+  expect(statusCode).toBe(200);
+  expect(headers['cache-control']).toMatch(/immutable/);
+});
+
+test('nothing outside the screens is served', async () => {
+  for (const url of ['/../package.json', '/%2e%2e/package.json', '/main-XYZ.js', '/etc/passwd']) {
+    expect((await get(url)).statusCode).toBe(404);
+  }
+});
+
+test('a port that is taken is left to whoever has it', async () => {
+  const other = createServer();
+  const taken = await new Promise<number>((resolve) => {
+    other.listen(0, '127.0.0.1', () => {
+      const address = other.address();
+      resolve(typeof address === 'object' && address ? address.port : 0);
+    });
+  });
+  try {
+    const port = await listenNear(app, taken);
+    expect(port).not.toBe(taken);
+    expect((await fetch(`http://127.0.0.1:${port}/api/workshop`)).status).toBe(200);
+  } finally {
+    other.close();
+  }
+});
