@@ -36,7 +36,7 @@ let made = 0;
           <span aria-hidden="true">{{ unit() }}</span>
         }
       </div>
-      @if (wrong()) {
+      @if (wrong() && !(refusedElsewhere() && !unread())) {
         <span class="wrong-note" role="alert" [id]="id + 'why'">{{ wrong() }}</span>
       }
     </div>
@@ -72,10 +72,12 @@ export class NumberField {
   readonly optional = input(false);
   /** what the owner says about the value it was last given, null when it was taken */
   readonly refused = input<string | null>(null);
+  /** the owner shows what it refused where there is more room */
+  readonly refusedElsewhere = input(false);
   readonly valueChange = output<number | null>();
 
   protected readonly id = `number-${(made += 1)}`;
-  private readonly unread = linkedSignal<number | null, string | null>({ source: this.value, computation: () => null });
+  protected readonly unread = linkedSignal<number | null, string | null>({ source: this.value, computation: () => null });
   private readonly kept = signal<string | null>(null);
   protected readonly wrong = computed(() => this.unread() ?? this.refused());
   protected readonly unit = computed(() => this.unitName() || unitOf(this.measure(), this.memory.units()));
