@@ -10,6 +10,7 @@ import {
   withBandsEven,
   withBlendFrom,
   withBlendTotal,
+  withCupFitted,
   withCut,
   withPart,
   withPartMl,
@@ -44,6 +45,21 @@ describe('areas', () => {
     ]);
     expect(split.blends).toEqual([]);
     sound(split);
+  });
+  test('on another cup, heights keep their share of the coated wall, for any cup', () => {
+    const decal = { kind: 'decal', name: 'Mark', width: 40, height: 30, centre: 85 };
+    for (const height of [60, 118, 205, 400]) {
+      const design = designWith([coat.base, decal]);
+      const cup = { ...design.cup, stations: [design.cup.stations[0], { height, circumference: 250 }] };
+      const fitted = withCupFitted(design, cup);
+      sound(fitted);
+      const [below, above] = fitted.areas.map((area) => (area.kind === 'band' ? area : null));
+      expect([below?.from, above?.to]).toEqual([0, height - 10]);
+      expect(below?.to).toBe(above?.from);
+      expect(below?.to).toBeCloseTo((80 / 170) * (height - 10), 0);
+      expect(planOf(fitted, workshop).areas.leftOver.area).toBeCloseTo(0, 9);
+      expect(fitted.coats[1]).toMatchObject({ centre: (height - 10) / 2 });
+    }
   });
   test('an area takes its blend along when it goes; coats on it alone go on everything', () => {
     const design = withoutArea(

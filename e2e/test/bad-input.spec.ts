@@ -1,20 +1,15 @@
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { kept, named, openBrowser, press, reads, see, type, type Browser } from '../src/browser';
-import { Program } from '../src/program';
+import { kept, named, press, reads, see, type, type Browser } from '../src/browser';
+import type { Program } from '../src/program';
+import { demoForAll } from '../src/running';
 
 let program: Program;
 let browser: Browser;
-
-beforeAll(async () => {
-  program = new Program(true);
-  await program.start();
-  browser = await openBrowser();
-});
-afterAll(async () => {
-  await browser?.quit();
-  await program?.end();
+demoForAll((ofAll, view) => {
+  program = ofAll;
+  browser = view;
 });
 afterEach(async () =>
   expect(await browser.executeScript('return document.body.innerText')).not.toMatch(/NaN|undefined|Infinity|\[object/),
@@ -58,6 +53,16 @@ test('a cup too short for the areas is refused with the area’s name', async ()
   await type(browser, 'Height at the rim', '150');
   await reads(browser, '“Ridge” reaches up to 195 mm, but this cup ends at 150 mm. The cup stays as it was.');
   expect(await surface()).toBe(before);
+});
+
+test('another cup that is too short takes the areas along when told', async () => {
+  await open('/designs/thistle-weave/cup');
+  await press(browser, 'Wine cup 350 ml');
+  await reads(browser, 'but this cup ends at 118 mm');
+  await press(browser, 'Fit the areas to Wine cup 350 ml');
+  await reads(browser, '284.1 cm² to coat', '.rail');
+  await reads(browser, '6 areas, none left over', '.rail');
+  await kept(browser);
 });
 
 test('an area outside the cup, and one upside down', async () => {
@@ -119,7 +124,11 @@ describe('files', () => {
     await bring(good.replace('"item": "penny-rain"', '"item": "no-such-jar"'));
     await reads(browser, 'No glitter with the id “no-such-jar” is on the shelf in this file.', '.faults');
     await press(browser, 'Close');
-    expect(await browser.findElements({ css: '.faults' })).toHaveLength(0);
+    await browser.wait(
+      async () => (await browser.findElements({ css: '.faults' })).length === 0,
+      20000,
+      'the faults never close',
+    );
   });
   test('a good one comes in as a copy of what is here', async () => {
     await bring(good);

@@ -2,23 +2,24 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { Key } from 'selenium-webdriver';
 import { kept, named, openBrowser, painted, press, reads, resize, see, type, type Browser } from '../src/browser';
-import { Program } from '../src/program';
+import type { Program } from '../src/program';
+import { demoForAll } from '../src/running';
 
 const axe = readFileSync(createRequire(__filename).resolve('axe-core/axe.min.js'), 'utf8');
 let program: Program;
 let browser: Browser;
-
-beforeAll(async () => {
-  program = new Program(true);
-  await program.start();
-  browser = await openBrowser();
-});
-afterAll(async () => {
-  await browser?.quit();
-  await program?.end();
+demoForAll((ofAll, view) => {
+  program = ofAll;
+  browser = view;
 });
 
 const violations = async (): Promise<readonly string[]> => {
+  // A dialog that is still fading in has half its contrast.
+  await browser.wait(
+    () => browser.executeScript('return document.getAnimations().length === 0'),
+    20000,
+    'the page never comes to rest',
+  );
   // As a program of the driver's, not of the page's: the page's own policy would refuse it.
   await browser.sendDevToolsCommand('Runtime.evaluate', { expression: axe });
   return browser.executeAsyncScript<string[]>(
@@ -138,11 +139,12 @@ test('units change everywhere at once and are kept', async () => {
   await press(browser, 'grams');
   await press(browser, 'Done');
   await reads(browser, '83.4 in² to coat', '.rail');
-  expect(await (await named(browser, 'input', 'Upper edge of Foot')).getAttribute('value')).toBe('2.44');
+  const edge = async () => (await named(browser, 'input', 'Upper edge of Foot')).getAttribute('value');
+  await browser.wait(async () => (await edge()) === '2.44', 20000, 'the edge is never in inches');
   await type(browser, 'Upper edge of Foot', '3');
   await browser.navigate().refresh();
   await kept(browser);
-  expect(await (await named(browser, 'input', 'Upper edge of Foot')).getAttribute('value')).toBe('3.00');
+  expect(await edge()).toBe('3.00');
   await go('/designs/copper-eaves/card', 'Rest until cured through');
   await reads(browser, '0.00–3.00 in', '.sheet');
   const { document } = (await (await fetch(`${program.address}/api/designs/copper-eaves`)).json()) as {
@@ -176,6 +178,22 @@ test('the card prints on one page, A4 and Letter', async () => {
         .match(/\/Type\s*\/Page\b/g),
     ).toHaveLength(1);
   }
+});
+
+test('the cup turns by the pointer, drawn by the graphics card', async () => {
+  await go('/designs/copper-eaves/cup', 'Which cup is it?');
+  await painted(browser);
+  const canvas = await see(browser, 'au-cup-view canvas');
+  expect(await canvas.getAttribute('data-painted')).toBe('solid');
+  const before = await canvas.takeScreenshot();
+  await browser
+    .actions({ async: true })
+    .move({ origin: canvas })
+    .press()
+    .move({ origin: canvas, x: 70, duration: 200 })
+    .release()
+    .perform();
+  await browser.wait(async () => (await canvas.takeScreenshot()) !== before, 20000, 'the cup never turns');
 });
 
 test('without a graphics card the cup is painted all the same', async () => {

@@ -1,21 +1,16 @@
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { By, Key } from 'selenium-webdriver';
-import { kept, menuItem, named, openBrowser, painted, press, reads, see, type, type Browser } from '../src/browser';
-import { Program } from '../src/program';
+import { kept, menuItem, named, painted, press, reads, see, type, type Browser } from '../src/browser';
+import type { Program } from '../src/program';
+import { demoForAll } from '../src/running';
 
 const ROOT = join(__dirname, '..', '..');
 let program: Program;
 let browser: Browser;
-
-beforeAll(async () => {
-  program = new Program(true);
-  await program.start();
-  browser = await openBrowser();
-});
-afterAll(async () => {
-  await browser?.quit();
-  await program?.end();
+demoForAll((ofAll, view) => {
+  program = ofAll;
+  browser = view;
 });
 
 const stage = async (name: string) => {

@@ -1,4 +1,4 @@
-import { coatedHeight } from '../vessel';
+import { coatedHeight, heightOf, type Cup } from '../vessel';
 import type { Area, AreaId, Band } from './area';
 import type { Design } from './design';
 
@@ -47,4 +47,16 @@ function nameNotIn(design: Design): string {
   let number = design.areas.length + 1;
   while (names.has(`Band ${number}`)) number += 1;
   return `Band ${number}`;
+}
+
+/** The design on another cup: every height keeps its share of the coated wall, to a tenth of a mm. */
+export function withCupFitted(design: Design, cup: Cup): Design {
+  const [before, after] = [coatedHeight(design.cup), coatedHeight(cup)];
+  const fitted = (mm: number) => (mm === before ? after : Math.min(heightOf(cup), Math.round(((mm * after) / before) * 10) / 10));
+  return {
+    ...design,
+    cup,
+    areas: design.areas.map((area) => (area.kind === 'band' ? { ...area, from: fitted(area.from), to: fitted(area.to) } : area)),
+    coats: design.coats.map((coat) => (coat.kind === 'decal' ? { ...coat, centre: fitted(coat.centre) } : coat)),
+  };
 }

@@ -22,7 +22,7 @@ export function createPlanner(): Planner {
   const surface = remember(surfaceOf);
   const areas = remember(areasOf);
   const places = remember(placesOfCup);
-  const ready = remember(readyBlend, 64);
+  const ready = rememberEach(readyBlend, 4);
   const light = rememberedLight();
   const outcome = rememberEach(blendOutcome, 4);
   const blendList = remember((...blends: ReadyBlend[]) => blends as readonly ReadyBlend[]);

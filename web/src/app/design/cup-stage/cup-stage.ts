@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import type { Cup, Design, Plan } from '@aurantia/core';
+import { withCupFitted, type Cup, type Design, type Plan } from '@aurantia/core';
 import { v7 } from 'uuid';
 import { CupSheet } from '../../parts/cup-sheet/cup-sheet';
 import { AreaPipe } from '../../parts/fields/unit-pipes';
@@ -22,6 +22,9 @@ import { DesignSession } from '../session';
       }
     </div>
     <au-cup-sheet [cup]="design().cup" [refused]="refused()" (cupChange)="take($event)" />
+    @if (tried(); as other) {
+      <button type="button" class="plain" (click)="fit(other)">Fit the areas to {{ other.name }}</button>
+    }
     <dl class="figure-row">
       <div>
         <dt>Wall</dt>
@@ -70,6 +73,7 @@ export class CupStage {
   readonly plan = input.required<Plan>();
   protected readonly cups = this.memory.cups;
   protected readonly refused = signal<string | null>(null);
+  protected readonly tried = signal<Cup | null>(null);
   protected readonly keptAlready = computed(() =>
     this.cups().some(({ cup }) => JSON.stringify(cup) === JSON.stringify(this.design().cup)),
   );
@@ -84,6 +88,13 @@ export class CupStage {
 
   protected take(cup: Cup): void {
     this.refused.set(this.session.change((design) => ({ ...design, cup })));
+    this.tried.set(this.refused() ? cup : null);
+  }
+
+  /** The areas reach off the cup that was asked for: they go along by their share of its height. */
+  protected fit(cup: Cup): void {
+    this.refused.set(this.session.change((design) => withCupFitted(design, cup)));
+    this.tried.set(null);
   }
 
   protected keep(): void {

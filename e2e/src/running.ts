@@ -1,0 +1,18 @@
+import { openBrowser, type Browser } from './browser';
+import { Program } from './program';
+
+/** Starts the demo and a browser for all tests of a file, hands them over, and ends both. */
+export function demoForAll(take: (program: Program, browser: Browser) => void): void {
+  let program: Program | null = null;
+  let browser: Browser | null = null;
+  beforeAll(async () => {
+    program = new Program(true);
+    await program.start();
+    browser = await openBrowser();
+    take(program, browser);
+  });
+  afterAll(async () => {
+    await browser?.quit();
+    await program?.end();
+  });
+}
