@@ -105,6 +105,14 @@ test('at a conflict it stops, holds both, and goes on only when told', () => {
   expect(saving.revision()).toBe(8);
 });
 
+test('a save whose answer was lost is no conflict with oneself', () => {
+  answer = () => throwError(() => problem(409, { latest: keptAs(named('Mine'), 4) }));
+  saving.offer(named('Mine'));
+  jest.advanceTimersByTime(600);
+  expect([saving.state(), saving.revision(), saving.conflict()]).toEqual(['kept', 4, null]);
+  expect(drafts.drop).toHaveBeenCalledWith('d');
+});
+
 test('a refused design is said and never silently dropped', () => {
   answer = () => throwError(() => problem(422));
   saving.offer(named('A'));

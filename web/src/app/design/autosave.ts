@@ -1,6 +1,6 @@
 import { DestroyRef, inject, Injectable, signal } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
-import type { Design } from '@aurantia/core';
+import { designSchema, type Design } from '@aurantia/core';
 import { catchError, concatMap, debounceTime, EMPTY, filter, fromEvent, interval, merge, of, Subject } from 'rxjs';
 import * as z from 'zod';
 import { Api, ApiError } from '../services/api';
@@ -85,7 +85,7 @@ export class Autosave {
       }),
       catchError((error: unknown) => {
         this.waiting ??= document;
-        this.stumble(error);
+        this.stumble(error, document);
         return EMPTY;
       }),
     );
@@ -98,12 +98,20 @@ export class Autosave {
     this.state.set('kept');
   }
 
-  private stumble(error: unknown): void {
+  private stumble(error: unknown, sent: Design): void {
     if (error instanceof ApiError && error.offline) {
       this.state.set('offline');
       return;
     }
     const newer = error instanceof ApiError && error.problem.status === 409 ? conflictSchema.safeParse(error.problem) : null;
+    if (newer?.success && sameDesign(newer.data.latest.document, sent)) {
+      // Our own save had come through; only its answer was lost, to a reload or a dropped line.
+      const typedSince = this.waiting === sent ? null : this.waiting;
+      this.start(newer.data.latest);
+      void this.drafts.drop(sent.id);
+      if (typedSince) this.offer(typedSince);
+      return;
+    }
     if (newer?.success) {
       this.conflict.set(newer.data.latest);
       this.state.set('conflict');
@@ -113,3 +121,7 @@ export class Autosave {
     this.notices.failed(error);
   }
 }
+
+/** Alike in everything but the order in which fields were written. */
+const sameDesign = (one: Design, other: Design): boolean =>
+  JSON.stringify(designSchema.parse(one)) === JSON.stringify(designSchema.parse(other));
