@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import {
+  aboutText,
   amountText,
   areaText,
   celsiusOf,
@@ -97,6 +98,12 @@ describe('wording', () => {
     expect(amountText(12.5, imperial, 1)).toBe('2.50 tsp');
     expect(temperatureText(21, imperial)).toBe('70 °F');
     expect(percentText(0.0476, 1)).toBe('4.8 %');
+    expect([aboutText(43301), aboutText(202073), aboutText(4.6e6), aboutText(89)]).toEqual([
+      '43,000',
+      '200,000',
+      '4,600,000',
+      '89',
+    ]);
     expect(countText(1, 'mix', 'mixes')).toBe('1 mix');
     expect(countText(5, 'mix', 'mixes')).toBe('5 mixes');
   });

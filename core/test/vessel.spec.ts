@@ -11,6 +11,7 @@ import {
   OffTheCupError,
   spansArea,
   stationsForShape,
+  volumeCheck,
   wallArea,
   wallLength,
   withAnotherStation,
@@ -176,6 +177,13 @@ describe('the measuring sheet', () => {
     expect(withReading(straight, 1, { circumference: 240 }).stations.map((one) => one.circumference)).toEqual([240, 240]);
     expect(withReading(tapered, 1, { circumference: 295 }).stations.map((one) => one.circumference)).toEqual([220, 295]);
   });
+});
+
+test('the volume as sold is held against the readings', () => {
+  expect(volumeCheck(1084, 890)).toMatch(/1084 ml for a cup sold as 890 ml/);
+  expect(volumeCheck(420, 890)).toMatch(/less than the 890 ml.*must be off/);
+  expect(volumeCheck(4200, 890)).toMatch(/far more/);
+  expect(volumeCheck(1084, null)).toMatch(/Type what it holds/);
 });
 
 describe('what a cup can’t be', () => {

@@ -104,6 +104,31 @@ test('what was typed before a crash is there when the page opens again', async (
   expect(await stored('copper-eaves')).toMatchObject({ document: { name: 'Written in the dark' } });
 });
 
+test('leaving the workspace at once after typing keeps it all the same', async () => {
+  await open('copper-eaves');
+  await rename('Gone in a hurry');
+  await press(browser, 'Designs', 'nav a');
+  await reads(browser, 'Gone in a hurry', '.label');
+  await browser.wait(async () => (await stored('copper-eaves')).document.name === 'Gone in a hurry', 20000, 'it was never sent');
+});
+
+test('two designs in one tab keep their saves and their undo apart', async () => {
+  await open('copper-eaves');
+  await browser.executeScript(
+    'history.pushState(null, "", "/designs/peat-fire/areas"); history.pushState(null, "", "/designs/peat-fire/areas")',
+  );
+  await rename('First of two');
+  await browser.navigate().back();
+  await browser.wait(async () => (await name()) === 'Peat Fire', 20000, 'the other design never opens');
+  expect(await (await named(browser, 'button', 'Undo')).isEnabled()).toBe(false);
+  await browser.wait(
+    async () => (await stored('copper-eaves')).document.name === 'First of two',
+    20000,
+    'the first was never sent',
+  );
+  expect(await stored('peat-fire')).toMatchObject({ revision: 1, document: { name: 'Peat Fire' } });
+});
+
 test('a removed design comes back with one press', async () => {
   await browser.get(`${program.address}/designs`);
   await press(browser, 'More for Peat Fire');

@@ -3,7 +3,7 @@ import { startingDesign, type Design } from '@aurantia/core';
 import { Subject, throwError, of, type Observable } from 'rxjs';
 import { Autosave } from '../src/app/design/autosave';
 import { Api, ApiError } from '../src/app/services/api';
-import type { KeptDesign } from '../src/app/services/designs';
+import { DesignList, type KeptDesign } from '../src/app/services/designs';
 import { Drafts } from '../src/app/services/drafts';
 import { Notices } from '../src/app/services/notices';
 
@@ -25,11 +25,13 @@ const problem = (status: number, more: object = {}) => new ApiError({ title: 't'
 let sent: { parent: number; document: Design }[];
 let answer: () => Observable<KeptDesign>;
 let drafts: { keep: jest.Mock; drop: jest.Mock };
+let list: { note: jest.Mock };
 let saving: Autosave;
 
 beforeEach(() => {
   jest.useFakeTimers();
   sent = [];
+  list = { note: jest.fn() };
   answer = () => of(keptAs(sent[sent.length - 1].document, sent[sent.length - 1].parent + 1));
   drafts = { keep: jest.fn(), drop: jest.fn() };
   const put = (_: string, body: { parent: number; document: Design }) => {
@@ -41,6 +43,7 @@ beforeEach(() => {
       Autosave,
       { provide: Api, useValue: { put } },
       { provide: Drafts, useValue: drafts },
+      { provide: DesignList, useValue: list },
       { provide: Notices, useValue: { failed: jest.fn() } },
     ],
   });
@@ -98,7 +101,7 @@ test('at a conflict it stops, holds both, and goes on only when told', () => {
   jest.advanceTimersByTime(10000);
   expect(sent).toHaveLength(1);
   answer = () => of(keptAs(named('Mine, more'), 8));
-  saving.settle(theirs);
+  saving.start(theirs);
   saving.offer(named('Mine, more'));
   jest.advanceTimersByTime(600);
   expect(sent[1]).toEqual({ parent: 7, document: named('Mine, more') });
@@ -110,6 +113,14 @@ test('a save whose answer was lost is no conflict with oneself', () => {
   saving.offer(named('Mine'));
   jest.advanceTimersByTime(600);
   expect([saving.state(), saving.revision(), saving.conflict()]).toEqual(['kept', 4, null]);
+  expect(drafts.drop).toHaveBeenCalledWith('d');
+});
+
+test('leaving right after typing sends it, and lets a save under way finish', () => {
+  saving.offer(named('Typed and gone'));
+  TestBed.resetTestingModule();
+  expect(sent).toEqual([{ parent: 3, document: named('Typed and gone') }]);
+  expect(list.note).toHaveBeenCalledWith(keptAs(named('Typed and gone'), 4));
   expect(drafts.drop).toHaveBeenCalledWith('d');
 });
 

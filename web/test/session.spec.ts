@@ -39,7 +39,10 @@ async function open(get: () => Observable<KeptDesign> = () => of(stored)): Promi
       { provide: Drafts, useValue: { keep: jest.fn(), drop: jest.fn(), take: () => Promise.resolve(draft) } },
       { provide: Notices, useValue: { failed: jest.fn(), say: jest.fn() } },
       { provide: WorkshopMemory, useValue: memoryStub() },
-      { provide: DesignList, useValue: { create: (document: Design) => of({ document, revision: 1, keptAt: stored.keptAt }) } },
+      {
+        provide: DesignList,
+        useValue: { note: jest.fn(), create: (document: Design) => of({ document, revision: 1, keptAt: stored.keptAt }) },
+      },
     ],
   });
   session = TestBed.inject(DesignSession);

@@ -79,3 +79,6 @@ export function countText(count: number, singular: string, plural = `${singular}
 /** Names as one says them: `Foot`, `Foot and Ridge`, `Foot, Eaves and Ridge`. */
 export const listText = (names: readonly string[]): string =>
   names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names[names.length - 1]}`;
+
+/** A large count that nobody knows to the last one: two figures of it, `43,000`. */
+export const aboutText = (count: number): string => Number(count.toPrecision(2)).toLocaleString('en');

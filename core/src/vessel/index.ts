@@ -3,3 +3,4 @@ export * from './wall';
 export * from './flatten';
 export * from './cup';
 export * from './bands';
+export * from './volume-check';

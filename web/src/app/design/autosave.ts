@@ -4,7 +4,7 @@ import { designSchema, type Design } from '@aurantia/core';
 import { catchError, concatMap, debounceTime, EMPTY, filter, fromEvent, interval, merge, of, Subject } from 'rxjs';
 import * as z from 'zod';
 import { Api, ApiError } from '../services/api';
-import { keptDesignSchema, type KeptDesign } from '../services/designs';
+import { DesignList, keptDesignSchema, type KeptDesign } from '../services/designs';
 import { Drafts } from '../services/drafts';
 import { Notices } from '../services/notices';
 
@@ -22,6 +22,7 @@ const TRY_AGAIN = 3000;
 export class Autosave {
   private readonly api = inject(Api);
   private readonly drafts = inject(Drafts);
+  private readonly list = inject(DesignList);
   private readonly notices = inject(Notices);
 
   readonly state = signal<SavingState>('kept');
@@ -36,16 +37,20 @@ export class Autosave {
   private parent = 0;
 
   constructor() {
-    const back = merge(fromEvent(window, 'online'), interval(TRY_AGAIN)).pipe(filter(() => this.state() === 'offline'));
-    merge(this.typed$.pipe(debounceTime(PAUSE)), back)
-      .pipe(
-        concatMap(() => this.save()),
-        takeUntilDestroyed(),
-      )
+    const back = merge(fromEvent(window, 'online'), interval(TRY_AGAIN)).pipe(
+      takeUntilDestroyed(),
+      filter(() => this.state() === 'offline'),
+    );
+    // Leaving the workspace ends the typing at once: what waited is sent, and a save under way is
+    // let finish.
+    const typed = this.typed$.pipe(takeUntilDestroyed(), debounceTime(PAUSE));
+    merge(typed, back)
+      .pipe(concatMap(() => this.save()))
       .subscribe();
     inject(DestroyRef).onDestroy(() => this.kept$.complete());
   }
 
+  /** Goes on from a kept revision: the next save goes on top of it. */
   start(kept: KeptDesign): void {
     this.waiting = null;
     this.conflict.set(null);
@@ -62,11 +67,6 @@ export class Autosave {
     this.typed$.next();
   }
 
-  /** The conflict is settled: the next save goes on top of the newer version. */
-  settle(latest: KeptDesign): void {
-    this.start(latest);
-  }
-
   private save() {
     const document = this.waiting;
     if (!document || this.state() === 'conflict') return EMPTY;
@@ -74,6 +74,7 @@ export class Autosave {
     return this.api.put(`designs/${encodeURIComponent(document.id)}`, { parent: this.parent, document }, keptDesignSchema).pipe(
       concatMap((kept) => {
         this.noteKept(kept);
+        this.list.note(kept);
         this.kept$.next(kept);
         if (this.waiting) {
           this.state.set('keeping');

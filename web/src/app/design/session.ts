@@ -94,7 +94,7 @@ export class DesignSession {
     if (!conflict || !ours) return;
     this.past.set([...this.past(), ours]);
     this.document.set(conflict.document);
-    this.saving.settle(conflict);
+    this.saving.start(conflict);
     void this.drafts.drop(ours.id);
   }
 
@@ -103,7 +103,7 @@ export class DesignSession {
     const conflict = this.saving.conflict();
     const ours = this.document();
     if (!conflict || !ours) return;
-    this.saving.settle(conflict);
+    this.saving.start(conflict);
     this.take(ours);
   }
 

@@ -27,6 +27,12 @@ export class DesignList {
     });
   }
 
+  /** A design that was just kept, put at its place: first, as the newest. */
+  note(kept: KeptDesign): void {
+    const known = this.designs().find(({ document }) => document.id === kept.document.id);
+    if (known && known.revision < kept.revision) this.designs.set([kept, ...this.designs().filter((one) => one !== known)]);
+  }
+
   create(document: Design): Observable<KeptDesign> {
     return this.api.post('designs', document, keptDesignSchema).pipe(tap((kept) => this.designs.set([kept, ...this.designs()])));
   }

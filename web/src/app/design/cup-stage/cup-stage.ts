@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { withCupFitted, type Cup, type Design, type Plan } from '@aurantia/core';
+import { volumeCheck, withCupFitted, type Cup, type Design, type Plan } from '@aurantia/core';
 import { v7 } from 'uuid';
 import { CupSheet } from '../../parts/cup-sheet/cup-sheet';
 import { AreaPipe } from '../../parts/fields/unit-pipes';
@@ -77,14 +77,7 @@ export class CupStage {
   protected readonly keptAlready = computed(() =>
     this.cups().some(({ cup }) => JSON.stringify(cup) === JSON.stringify(this.design().cup)),
   );
-  protected readonly plausible = computed(() => {
-    const { volume } = this.design().cup;
-    const outside = this.plan().surface.volume;
-    if (volume === null) return 'Type what it holds as sold, and the readings can be checked against it.';
-    if (outside < volume)
-      return `The readings enclose ${outside.toFixed(0)} ml, less than the ${volume} ml it holds. One of them must be off.`;
-    return `The readings enclose ${outside.toFixed(0)} ml for a cup sold as ${volume} ml; the rest is its wall and the space in it.`;
-  });
+  protected readonly plausible = computed(() => volumeCheck(this.plan().surface.volume, this.design().cup.volume));
 
   protected take(cup: Cup): void {
     this.refused.set(this.session.change((design) => ({ ...design, cup })));

@@ -27,7 +27,7 @@ let made = 0;
           inputmode="decimal"
           autocomplete="off"
           [attr.aria-invalid]="wrong() ? true : null"
-          [attr.aria-describedby]="wrong() ? id + 'why' : null"
+          [attr.aria-describedby]="saidHere() ? id + 'why' : null"
           (change)="typed($any($event.target).value)"
           (keydown.enter)="typed($any($event.target).value)"
           (keydown.escape)="again($any($event.target))"
@@ -36,7 +36,7 @@ let made = 0;
           <span aria-hidden="true">{{ unit() }}</span>
         }
       </div>
-      @if (wrong() && !(refusedElsewhere() && !unread())) {
+      @if (saidHere()) {
         <span class="wrong-note" role="alert" [id]="id + 'why'">{{ wrong() }}</span>
       }
     </div>
@@ -80,6 +80,7 @@ export class NumberField {
   protected readonly unread = linkedSignal<number | null, string | null>({ source: this.value, computation: () => null });
   private readonly kept = signal<string | null>(null);
   protected readonly wrong = computed(() => this.unread() ?? this.refused());
+  protected readonly saidHere = computed(() => this.unread() !== null || (this.refused() !== null && !this.refusedElsewhere()));
   protected readonly unit = computed(() => this.unitName() || unitOf(this.measure(), this.memory.units()));
   protected readonly text = computed(() => {
     const value = this.value();

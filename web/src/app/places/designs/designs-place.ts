@@ -2,9 +2,20 @@ import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatMenuModule } from '@angular/material/menu';
 import { Router, RouterLink } from '@angular/router';
-import { countText, planOf, readDesignFile, startingCup, startingDesign, type Design, type Plan } from '@aurantia/core';
+import {
+  amountText,
+  countText,
+  gramsPerMl,
+  planOf,
+  readDesignFile,
+  startingCup,
+  startingDesign,
+  type Design,
+  type Plan,
+} from '@aurantia/core';
 import { v7 } from 'uuid';
 import { CupFigure } from '../../parts/cup-view/cup-figure';
+import { MaterialGlyph } from '../../parts/glyphs/material-glyph';
 import { DesignList, type KeptDesign } from '../../services/designs';
 import { Notices } from '../../services/notices';
 import { WorkshopMemory } from '../../services/workshop';
@@ -19,7 +30,7 @@ interface Standing {
 /** Home: every design as its own cup on a shelf. */
 @Component({
   selector: 'au-designs-place',
-  imports: [CupFigure, MatMenuModule, NgTemplateOutlet, RouterLink],
+  imports: [CupFigure, MaterialGlyph, MatMenuModule, NgTemplateOutlet, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './designs-place.html',
   styleUrl: './designs-place.scss',
@@ -45,13 +56,10 @@ export class DesignsPlace {
   protected readonly low = computed(() =>
     this.memory
       .shelf()
-      .flatMap((item) =>
-        item.left === null || item.kind === 'paint' || item.kind === 'ink'
-          ? []
-          : [{ item, left: item.left, full: item.kind === 'resin' ? 1000 : 110 }],
-      )
-      .sort((a, b) => a.left / a.full - b.left / b.full)
-      .slice(0, 4),
+      .flatMap((item) => (item.kind === 'glitter' && item.left !== null ? [{ item, left: item.left }] : []))
+      .sort((a, b) => a.left - b.left)
+      .slice(0, 5)
+      .map(({ item, left }) => ({ item, left: amountText(left, this.memory.units(), gramsPerMl(item.flake)) })),
   );
 
   constructor() {

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal, input } from '@angular/core';
 import { MatMenuModule } from '@angular/material/menu';
 import {
+  aboutText,
   colourOf,
   facePerMl,
   flakesPerMl,
@@ -101,10 +102,9 @@ function factOf(item: ShelfItem): string {
 }
 
 function derivedOf({ flake }: ItemOf<'glitter'>): readonly { figure: string; label: string }[] {
-  const flakes = flakesPerMl(flake);
   return [
     { figure: `${facePerMl(flake).toFixed(0)} cm²`, label: 'of flake face in a ml' },
-    { figure: flakes >= 1000 ? `${Math.round(flakes / 1000)} 000` : flakes.toFixed(0), label: 'flakes in a ml, about' },
+    { figure: aboutText(flakesPerMl(flake)), label: 'flakes in a ml, about' },
     { figure: `${gramsPerMl(flake).toFixed(2)} g`, label: 'a ml weighs as poured' },
   ];
 }
