@@ -18,6 +18,7 @@ import {
   withoutPart,
   designSchema,
   type AreaId,
+  type Design,
   type ItemOf,
   type ShelfItemId,
 } from '../src';
@@ -31,13 +32,17 @@ const sound = (design: unknown) => expect(designSchema.safeParse(design).success
 describe('areas', () => {
   test('a new band goes on top of the others, or halfway when there is no room', () => {
     const half = designWith([], { areas: [{ kind: 'band', id: 'low', name: 'Low', from: 0, to: 60 }], blends: [] });
-    expect(withArea(half, 'x' as AreaId, 'band').areas.at(-1)).toMatchObject({ from: 60, to: 170 });
-    expect(withArea(designWith([]), 'x' as AreaId, 'band').areas.at(-1)).toMatchObject({ from: 85, to: 170 });
+    const between = (design: Design) => {
+      const { from, to } = planOf(design, workshop).areas.areas[design.areas.length - 1];
+      return [from, to];
+    };
+    expect(between(withArea(half, 'x' as AreaId, 'band'))).toEqual([60, 170]);
+    expect(between(withArea(designWith([]), 'x' as AreaId, 'band'))).toEqual([85, 170]);
   });
   test('an even split ends at the lip and keeps the underside', () => {
     const design = withArea(designWith([coat.glitter]), 'under' as AreaId, 'base');
     const split = withBandsEven(design, ['a', 'b', 'c'] as AreaId[]);
-    expect(split.areas.map((area) => ('to' in area ? area.to : area.name))).toEqual([
+    expect(planOf(split, workshop).areas.areas.map(({ to, name }) => to ?? name)).toEqual([
       57,
       113,
       coatedHeight(design.cup),
@@ -53,7 +58,7 @@ describe('areas', () => {
       const cup = { ...design.cup, stations: [design.cup.stations[0], { height, circumference: 250 }] };
       const fitted = withCupFitted(design, cup);
       sound(fitted);
-      const [below, above] = fitted.areas.map((area) => (area.kind === 'band' ? area : null));
+      const [below, above] = planOf(fitted, workshop).areas.areas;
       expect([below?.from, above?.to]).toEqual([0, height - 10]);
       expect(below?.to).toBe(above?.from);
       expect(below?.to).toBeCloseTo((80 / 170) * (height - 10), 0);

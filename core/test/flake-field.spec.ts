@@ -1,4 +1,14 @@
-import { cupField, deltaE2000, flakeField, labOf, planOf, reflectanceOf, swatchField, type FieldRequest } from '../src';
+import {
+  allPixels,
+  cupField,
+  deltaE2000,
+  flakeField,
+  labOf,
+  planOf,
+  reflectanceOf,
+  swatchField,
+  type FieldRequest,
+} from '../src';
 import { coat, demoFile, designWith, workshop } from './workshop';
 
 const flat = (look: FieldRequest['regions'][0]['look'], seed = 7): FieldRequest => ({
@@ -6,7 +16,8 @@ const flat = (look: FieldRequest['regions'][0]['look'], seed = 7): FieldRequest 
   height: 240,
   rowsPerMm: 8,
   columnsPerMm: () => 8,
-  regions: [{ fromRow: 0, toRow: 240, look }],
+  regions: [{ pixels: allPixels(240, 240), look }],
+  ground: [0, 0, 0],
   seed,
   wraps: true,
 });

@@ -1,15 +1,14 @@
 import fc from 'fast-check';
 import {
-  bandSpans,
   baseArea,
   circumferenceAt,
   cupSchema,
   enclosedVolume,
   faultsOf,
   flattenBand,
-  measuringSheet,
+  measuringSteps,
   OffTheCupError,
-  spansArea,
+  startingCup,
   stationsForShape,
   volumeCheck,
   wallArea,
@@ -36,6 +35,7 @@ const stations = fc
   });
 
 const tapered: Cup = {
+  ...startingCup,
   name: 'Cup',
   shape: 'tapered',
   material: 'steel',
@@ -94,52 +94,14 @@ describe('geometry', () => {
   });
 });
 
-describe('bands on bands', () => {
-  test('areas and what is left over are the whole wall, for any bands', () => {
-    const band = fc
-      .tuple(fc.integer({ min: 0, max: 200 }), fc.integer({ min: 1, max: 120 }))
-      .map(([from, tall]) => ({ from, to: Math.min(200, from + tall) }));
-    fc.assert(
-      fc.property(
-        fc.array(
-          band.filter(({ from, to }) => to > from),
-          { maxLength: 12 },
-        ),
-        (bands) => {
-          const { kept, left } = bandSpans(bands, 190);
-          const above = kept
-            .flat()
-            .reduce((sum, { from, to }) => sum + wallArea(tapered.stations, Math.max(190, from), Math.max(190, to)), 0);
-          const all = [...kept.flat(), ...left].reduce((sum, span) => sum + spansArea(tapered.stations, [span]), 0);
-          expect(all - above).toBeCloseTo(wallArea(tapered.stations, 0, 190), 9);
-        },
-      ),
-    );
-  });
-  test('a later band takes the middle out of an earlier one', () => {
-    const { kept, left } = bandSpans(
-      [
-        { from: 0, to: 100 },
-        { from: 40, to: 60 },
-      ],
-      120,
-    );
-    expect(kept).toEqual([
-      [
-        { from: 0, to: 40 },
-        { from: 60, to: 100 },
-      ],
-      [{ from: 40, to: 60 }],
-    ]);
-    expect(left).toEqual([{ from: 100, to: 120 }]);
-  });
-});
-
 describe('the measuring sheet', () => {
+  const names = (...sheet: Parameters<typeof measuringSteps>) => measuringSteps(...sheet).map(({ name }) => name);
   test('names the readings', () => {
-    expect(measuringSheet('tapered', 2)).toEqual(['at the foot', 'at the rim']);
-    expect(measuringSheet('two-part', 3)).toEqual(['at the foot', 'at the bend', 'at the rim']);
-    expect(measuringSheet('curved', 4)).toEqual(['at the foot', 'between 1', 'between 2', 'at the rim']);
+    expect(names('tapered', 2)).toEqual(['at the foot', 'at the rim']);
+    expect(names('two-part', 3)).toEqual(['at the foot', 'at the bend', 'at the rim']);
+    expect(names('curved', 4)).toEqual(['at the foot', 'between 1', 'between 2', 'at the rim']);
+    expect(names('mug', 2)).toEqual(['at the foot', 'at the rim']);
+    expect(names('stemmed', 6).slice(3)).toEqual(['at the belly 1', 'at the belly 2', 'at the rim']);
   });
   test('one more reading changes no cup until it is measured', () => {
     fc.assert(

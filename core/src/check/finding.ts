@@ -1,4 +1,5 @@
-import type { AreaId, CoatId, CoatOf, CoatKindName, Design, Workshop } from '../design';
+import type { AreaId } from '../areas';
+import type { CoatId, CoatOf, CoatKindName, Design, Workshop } from '../design';
 import type { PlannedAreas, Step } from '../plan';
 
 /** stop: it will fail or hurt; look: likely worse; tip: worth knowing. */

@@ -2,6 +2,7 @@ import type { Design, Workshop } from '../design';
 import type { PlannedAreas, Step } from '../plan';
 import type { Finding, FindingLevel, Rule } from './finding';
 import { aboveLip } from './rules/above-lip';
+import { areaCovered, motifsFit } from './rules/areas-fit';
 import { chunkyGlue } from './rules/chunky-glue';
 import { decalOnGlitter } from './rules/decal-on-glitter';
 import { fastGlue } from './rules/fast-glue';
@@ -27,6 +28,8 @@ export const rules: readonly Rule[] = [
   chunkyGlue,
   fastGlue,
   aboveLip,
+  motifsFit,
+  areaCovered,
   room,
   notEnough,
 ];

@@ -1,4 +1,5 @@
-import type { AreaId, CoatKindName, CoatOf, CoatedWhere, Settings } from '../design';
+import type { AreaId } from '../areas';
+import type { CoatKindName, CoatOf, CoatedWhere, Settings } from '../design';
 import type { Part } from '../glitter';
 import type { Light, PlannedCoat, PlannedPart } from '../plan';
 import type { ShelfItem } from '../stock';
@@ -29,6 +30,8 @@ export interface CoatContext {
   /** cm² of every place */
   readonly sizes: Readonly<Record<string, number>>;
   readonly names: Readonly<Record<string, string>>;
+  /** places kept free of glue and glitter by a mask */
+  readonly masked: ReadonlySet<string>;
   readonly blends: readonly ReadyBlend[];
   /** the work on spectra, remembered between plans */
   readonly light: Light;
@@ -81,6 +84,10 @@ export function bodyOf(body: Pick<CoatBody, 'title' | 'does' | 'waitsFor' | 'han
 export function placesOf(on: CoatedWhere, context: CoatContext): readonly string[] {
   return on === 'all' ? Object.keys(context.sizes) : on.filter((id) => id in context.sizes);
 }
+
+/** The places of a coat that no mask covers: where glue and glitter really go. */
+export const openPlacesOf = (on: CoatedWhere, context: CoatContext): readonly string[] =>
+  placesOf(on, context).filter((place) => !context.masked.has(place));
 
 export const areaOf = (places: readonly string[], context: CoatContext): number =>
   places.reduce((sum, place) => sum + context.sizes[place], 0);

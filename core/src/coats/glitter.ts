@@ -2,7 +2,7 @@ import { flakesLook } from '../field/look';
 import { keptDepth } from '../glitter';
 import { listText } from '../units';
 import { laidThickness } from '../resin';
-import { areaOf, bodyOf, placesOf, type CoatKind, type ReadyBlend } from './coat-kind';
+import { areaOf, bodyOf, openPlacesOf, type CoatKind, type ReadyBlend } from './coat-kind';
 import { changedGrounds, type Ground } from './ground';
 
 /** How deep a pour ends up on a ground: nothing holds it without glue. */
@@ -15,7 +15,7 @@ export const glitter: CoatKind<'glitter'> = {
   explains: 'Pour each area’s blend over the soft glue, over paper; what isn’t held is cast off and goes back.',
   start: () => ({ kind: 'glitter', note: '', on: 'all' }),
   lay(coat, grounds, context) {
-    const places = placesOf(coat.on, context);
+    const places = openPlacesOf(coat.on, context);
     const blends = context.blends.filter((blend) => places.includes(blend.area) && blend.ml > 0);
     const held = new Map(blends.map((blend) => [blend.area as string, { blend, kept: heldDepth(blend, grounds[blend.area]) }]));
     const areas = blends.map((blend) => blend.area as string);

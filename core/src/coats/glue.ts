@@ -1,6 +1,6 @@
 import { glueWayFacts, itemOf, type ShelfItemId } from '../stock';
 import { durationText } from '../units';
-import { areaOf, bodyOf, inThisRoom, placesOf, whereText, type CoatKind } from './coat-kind';
+import { areaOf, bodyOf, inThisRoom, openPlacesOf, whereText, type CoatKind } from './coat-kind';
 import { changedGrounds } from './ground';
 import { mixFor } from './mixing';
 
@@ -18,7 +18,7 @@ export const glue: CoatKind<'glue'> = {
   lay(coat, grounds, context) {
     const item = itemOf(context.shelf, coat.glue, 'glue');
     const facts = item && glueWayFacts[item.way];
-    const places = placesOf(coat.on, context);
+    const places = openPlacesOf(coat.on, context);
     const area = areaOf(places, context);
     const resin = facts?.film && coat.resin ? itemOf(context.shelf, coat.resin, 'resin') : undefined;
     const open = item?.open ?? null;

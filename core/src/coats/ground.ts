@@ -23,11 +23,12 @@ export interface Ground {
   readonly thickness: number;
 }
 
-/** Each place by its area's id, and the two that no area covers. */
+/** Each place by its area's id, and the three that no area covers. */
 export type Grounds = Readonly<Record<string, Ground>>;
 
 export const LEFT_OVER = 'left-over';
 export const BARE_BASE = 'base-bare';
+export const BARE_GRIP = 'grip-bare';
 
 /** The wall as it comes, by the colour it is seen in. */
 export const bareGround = (hex: string): Ground => ({

@@ -1,5 +1,5 @@
 import { settingWait } from './glitter';
-import { areaOf, bodyOf, placesOf, whereText, type CoatKind } from './coat-kind';
+import { areaOf, bodyOf, openPlacesOf, whereText, type CoatKind } from './coat-kind';
 import { changedGrounds } from './ground';
 
 export const press: CoatKind<'press'> = {
@@ -8,7 +8,7 @@ export const press: CoatKind<'press'> = {
   explains: 'Press flakes of 0.8 mm and over flat while the glue is soft, so that less resin buries them.',
   start: () => ({ kind: 'press', note: '', on: 'all' }),
   lay(coat, grounds, context) {
-    const places = placesOf(coat.on, context);
+    const places = openPlacesOf(coat.on, context);
     return {
       grounds: changedGrounds(grounds, places, (ground) => ({ ...ground, unpressed: 0 })),
       setting: context.setting,

@@ -1,30 +1,104 @@
-import { coatedHeight, heightOf, type Cup } from '../vessel';
-import type { Area, AreaId, Band } from './area';
+import {
+  areaMoved,
+  areaWithLevels,
+  reachedByBands,
+  startingArea,
+  plainEdge,
+  type Area,
+  type AreaId,
+  type AreaKindName,
+  type Band,
+  type WallPlace,
+} from '../areas';
+import { coatedHeight, footLevel, heightOf, topLevel, type Cup, type Level } from '../vessel';
 import type { Design } from './design';
 
-const bandsOf = (design: Design): readonly Band[] => design.areas.filter((area): area is Band => area.kind === 'band');
-
-/** A design with one area more: a band over what is left at the top, or the base. */
-export function withArea(design: Design, id: AreaId, kind: Area['kind']): Design {
-  if (kind === 'base') return { ...design, areas: [...design.areas, { kind, id, name: 'Underside' }] };
-  const top = coatedHeight(design.cup);
-  const reached = Math.max(0, ...bandsOf(design).map((band) => band.to));
-  const from = reached < top - 1 ? reached : Math.round(top / 2);
-  return { ...design, areas: [...design.areas, { kind, id, name: nameNotIn(design), from, to: top }] };
+/** A design with one area more, on top of the others. */
+export function withArea(design: Design, id: AreaId, kind: AreaKindName): Design {
+  const number = freeNumber(
+    design,
+    design.areas.filter((area) => area.kind === kind).length + 1,
+    (n) => startingArea(kind, id, n, design.cup, 0).name,
+  );
+  const reached = reachedByBands(design.areas, design.cup);
+  return { ...design, areas: [...design.areas, startingArea(kind, id, number, design.cup, reached)] };
 }
 
-/** The wall split into bands of equal height instead of the bands it had; an area under the cup stays. */
+/** A design with an area changed; a locked one only lets itself be unlocked. */
+export function withAreaChanged(design: Design, id: AreaId, change: (area: Area) => Area): Design {
+  return {
+    ...design,
+    areas: design.areas.map((area) => {
+      if (area.id !== id) return area;
+      const changed = change(area);
+      return area.locked && changed.locked ? area : changed;
+    }),
+  };
+}
+
+/** A design with an area moved by one of its handles. */
+export const withHandleMoved = (design: Design, id: AreaId, key: string, to: WallPlace): Design =>
+  withAreaChanged(design, id, (area) => areaMoved(area, key, to, design.cup));
+
+/** A design with an area laid further up or down the order; further down the list lies on top. */
+export function withAreaOrder(design: Design, from: number, to: number): Design {
+  if (from === to || to < 0 || to >= design.areas.length) return design;
+  const areas = [...design.areas];
+  areas.splice(to, 0, ...areas.splice(from, 1));
+  return { ...design, areas };
+}
+
+/** A design with an area twice: the copy lies right on it, a step aside where it can be seen; its blend comes along. */
+export function withAreaTwice(design: Design, id: AreaId, copy: AreaId): Design {
+  const index = design.areas.findIndex((area) => area.id === id);
+  if (index < 0) return design;
+  const source = design.areas[index];
+  const number = freeNumber(design, 2, (n) => `${source.name} ${n}`.slice(0, 60));
+  const twin = { ...stepAside(source), id: copy, name: `${source.name} ${number}`.slice(0, 60), locked: false };
+  const blend = design.blends.find((one) => one.area === id);
+  return {
+    ...design,
+    areas: design.areas.toSpliced(index + 1, 0, twin),
+    blends: blend ? [...design.blends, { ...blend, area: copy }] : design.blends,
+    coats: design.coats.map((coat) =>
+      'on' in coat && coat.on !== 'all' && coat.on.includes(id) ? { ...coat, on: [...coat.on, copy] } : coat,
+    ),
+  };
+}
+
+function stepAside(area: Area): Area {
+  switch (area.kind) {
+    case 'wedge':
+      return { ...area, from: (area.from + area.width) % 360 };
+    case 'spiral':
+      return { ...area, start: (area.start + 60) % 360 };
+    case 'wave':
+      return { ...area, shift: (area.shift + 180 / area.waves) % 360 };
+    case 'window':
+      return { ...area, angle: (area.angle + 45) % 360 };
+    case 'scatter':
+      return { ...area, seed: (area.seed + 1) % 1_000_000 };
+    default:
+      return area;
+  }
+}
+
+/** The wall split into bands of equal height instead of the bands it had; other areas stay. */
 export function withBandsEven(design: Design, ids: readonly AreaId[]): Design {
   const top = coatedHeight(design.cup);
-  const edge = (index: number) => (index === ids.length ? top : Math.round((top * index) / ids.length));
+  const edge = (index: number): Level => (index === ids.length ? topLevel : footLevel(Math.round((top * index) / ids.length)));
   const bands = ids.map((id, index): Band => ({
     kind: 'band',
     id,
     name: `Band ${index + 1}`,
-    from: edge(index),
-    to: edge(index + 1),
+    locked: false,
+    masked: false,
+    lower: plainEdge(edge(index)),
+    upper: plainEdge(edge(index + 1)),
   }));
-  const cleared = bandsOf(design).reduce((rest, band) => withoutArea(rest, band.id), design);
+  const cleared = design.areas
+    .filter((area) => area.kind === 'band' && !area.locked)
+    .reduce((rest, area) => withoutArea(rest, area.id), design);
   return { ...cleared, areas: [...bands, ...cleared.areas] };
 }
 
@@ -32,7 +106,9 @@ export function withBandsEven(design: Design, ids: readonly AreaId[]): Design {
 export function withoutArea(design: Design, id: AreaId): Design {
   return {
     ...design,
-    areas: design.areas.filter((area) => area.id !== id),
+    areas: design.areas
+      .filter((area) => area.id !== id)
+      .map((area) => (area.kind === 'scatter' && area.inside === id ? { ...area, inside: null } : area)),
     blends: design.blends.filter((blend) => blend.area !== id),
     coats: design.coats.map((coat) => {
       if (!('on' in coat) || coat.on === 'all' || !coat.on.includes(id)) return coat;
@@ -42,21 +118,26 @@ export function withoutArea(design: Design, id: AreaId): Design {
   };
 }
 
-function nameNotIn(design: Design): string {
+/** The first number from one on whose name no area has yet. */
+function freeNumber(design: Design, from: number, named: (number: number) => string): number {
   const names = new Set(design.areas.map((area) => area.name));
-  let number = design.areas.length + 1;
-  while (names.has(`Band ${number}`)) number += 1;
-  return `Band ${number}`;
+  let number = from;
+  while (names.has(named(number)) && named(number) !== named(number + 1)) number += 1;
+  return number;
 }
 
-/** The design on another cup: every height keeps its share of the coated wall, to a tenth of a mm. */
+/**
+ * The design on another cup. Levels counted as a share follow by themselves; those in mm keep their
+ * share of the coated wall too when `fit` asks for it, to a tenth of a mm.
+ */
 export function withCupFitted(design: Design, cup: Cup): Design {
   const [before, after] = [coatedHeight(design.cup), coatedHeight(cup)];
   const fitted = (mm: number) => (mm === before ? after : Math.min(heightOf(cup), Math.round(((mm * after) / before) * 10) / 10));
+  const level = (one: Level): Level => (one.by === 'share' ? one : { ...one, mm: fitted(one.mm) });
   return {
     ...design,
     cup,
-    areas: design.areas.map((area) => (area.kind === 'band' ? { ...area, from: fitted(area.from), to: fitted(area.to) } : area)),
+    areas: design.areas.map((area) => areaWithLevels(area, level)),
     coats: design.coats.map((coat) => (coat.kind === 'decal' ? { ...coat, centre: fitted(coat.centre) } : coat)),
   };
 }

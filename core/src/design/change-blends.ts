@@ -1,6 +1,6 @@
 import type { ShelfItemId } from '../stock';
 import { roundUpToStep, tidy } from '../units';
-import type { AreaId } from './area';
+import type { AreaId } from '../areas';
 import type { Blend } from './blend';
 import type { Design } from './design';
 

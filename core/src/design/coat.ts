@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { shelfItemIdSchema } from '../stock';
-import { areaIdSchema } from './area';
+import { areaIdSchema } from '../areas';
 
 export const coatIdSchema = z.string().trim().min(1, 'A coat needs an id.').max(64).brand<'CoatId'>();
 export type CoatId = z.infer<typeof coatIdSchema>;
@@ -54,6 +54,12 @@ export const coatSchemas = {
     height: mm,
     /** mm above the foot */
     centre: z.number().min(0, 'The centre is above the foot.').max(600, 'No cup is over 600 mm tall.'),
+    /** degrees from the seam to its centre */
+    angle: z
+      .number()
+      .min(0, 'An angle is 0 to 360°, from the seam.')
+      .max(360, 'An angle is 0 to 360°, from the seam.')
+      .default(180),
   }),
   rest: z.strictObject({
     kind: z.literal('rest'),

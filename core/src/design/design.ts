@@ -1,22 +1,26 @@
 import * as z from 'zod';
-import { cupSchema, heightOf } from '../vessel';
-import { areaSchema } from './area';
+import { areaFaults, areaSchema } from '../areas';
+import { cupKinds, cupSchema } from '../vessel';
 import { blendSchema } from './blend';
 import { coatSchema } from './coat';
-
-export const DESIGN_VERSION = 1;
+import { DESIGN_VERSION, upgradeDesign } from './upgrade';
 
 export const designIdSchema = z.string().trim().min(1, 'A design needs an id.').max(64).brand<'DesignId'>();
 export type DesignId = z.infer<typeof designIdSchema>;
 
-/** The document: everything a maker decides about a cup, and nothing that can be worked out. */
-export const designSchema = z
+export const designNameSchema = z
+  .string()
+  .trim()
+  .min(1, 'Give the design a name.')
+  .max(80, 'Keep the design’s name under 80 letters.');
+
+const documentSchema = z
   .strictObject({
     version: z.literal(DESIGN_VERSION, {
       error: `This design is of another version; this program reads version ${DESIGN_VERSION}.`,
     }),
     id: designIdSchema,
-    name: z.string().trim().min(1, 'Give the design a name.').max(80, 'Keep the design’s name under 80 letters.'),
+    name: designNameSchema,
     note: z.string().max(2000, 'Keep the note under 2000 letters.').default(''),
     cup: cupSchema,
     areas: z.array(areaSchema).max(40, 'Forty areas are the most a cup takes.'),
@@ -30,7 +34,13 @@ export const designSchema = z
       context.issues.push({ code: 'custom', input: context.value, path: [...path], message: sentence });
     }
   });
-export type Design = z.infer<typeof designSchema>;
+
+/**
+ * The document: everything a maker decides about a cup, and nothing that can be worked out. One of an
+ * earlier version is read as one of this.
+ */
+export const designSchema = z.preprocess(upgradeDesign, documentSchema);
+export type Design = z.infer<typeof documentSchema>;
 
 interface CrossFault {
   readonly path: readonly (string | number)[];
@@ -40,16 +50,18 @@ interface CrossFault {
 /** What is wrong between parts of a design that are each sound on their own. */
 function crossFaults(design: Pick<Design, 'cup' | 'areas' | 'blends' | 'coats'>): readonly CrossFault[] {
   const faults: CrossFault[] = [];
-  const rim = heightOf(design.cup);
   const ids = new Set<string>();
   design.areas.forEach((area, index) => {
-    const fault = (field: string, sentence: string) => faults.push({ path: ['areas', index, field], sentence });
+    const fault = (field: string, sentence: string) => faults.push({ path: ['areas', index, ...field.split('.')], sentence });
     if (ids.has(area.id)) fault('id', `Two areas have the id “${area.id}”.`);
     ids.add(area.id);
-    if (area.kind !== 'band') return;
-    if (area.from > rim) fault('from', `“${area.name}” starts at ${area.from} mm, above the cup’s rim at ${rim} mm.`);
-    else if (area.to > rim) fault('to', `“${area.name}” reaches up to ${area.to} mm, but this cup ends at ${rim} mm.`);
-    if (area.to <= area.from) fault('to', `“${area.name}” must end above where it starts, ${area.from} mm.`);
+    for (const { field, sentence } of areaFaults(area, design.cup)) fault(field, sentence);
+    if (area.kind === 'grip' && !design.cup.handle)
+      fault('kind', `This cup has no handle for “${area.name}”. Give it one on the measuring sheet, or remove the area.`);
+    if (area.kind === 'base' && !cupKinds[design.cup.shape].underside)
+      fault('kind', `A sleeve is open below: there is no underside for “${area.name}”. Remove the area.`);
+    if (area.kind === 'scatter' && area.inside !== null && !design.areas.some(({ id }) => id === area.inside && id !== area.id))
+      fault('inside', `“${area.name}” is scattered in an area that isn’t there. Choose another, or anywhere.`);
   });
   const blended = new Set<string>();
   design.blends.forEach((blend, index) => {

@@ -1,4 +1,3 @@
-export * from './area';
 export * from './blend';
 export * from './coat';
 export * from './design';
@@ -6,4 +5,7 @@ export * from './workshop';
 export * from './starting-design';
 export * from './faults';
 export * from './change-areas';
+export * from './change-sections';
 export * from './change-blends';
+export * from './snap-lines';
+export { DESIGN_VERSION, upgradeDesignFile } from './upgrade';

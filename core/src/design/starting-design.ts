@@ -1,5 +1,6 @@
 import type { Cup } from '../vessel';
-import { DESIGN_VERSION, type Design, type DesignId } from './design';
+import type { Design, DesignId } from './design';
+import { DESIGN_VERSION } from './upgrade';
 
 /** A fresh design on a cup: nothing decided but the cup. */
 export function startingDesign(id: string, name: string, cup: Cup): Design {

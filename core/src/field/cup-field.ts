@@ -2,7 +2,9 @@ import type { Plan } from '../plan';
 import { circumferenceAt, type Cup } from '../vessel';
 import { LEFT_OVER } from '../coats';
 import type { FieldRegion, FieldRequest } from './flake-field';
+import { linearRgbOfHex } from '../colour';
 import { groundLook } from './look';
+import { allPixels, regionPixels } from './region-pixels';
 import { seedOf } from './random';
 
 /** The part of a plan that the picture is made from; small enough to hand to a worker. */
@@ -26,14 +28,10 @@ export function cupField(plan: FieldPlan, cup: Cup, pixelsPerMm: number): FieldR
   const columns = Math.max(8, Math.round(widest * pixelsPerMm));
   const rows = Math.max(8, Math.round(height * pixelsPerMm));
   const rowsPerMm = rows / height;
-  const rowOf = (mm: number) => Math.round((height - mm) * rowsPerMm);
-  const strips = [
-    ...plan.areas.leftOver.spans.map((span) => ({ ...span, look: plan.looks[LEFT_OVER] })),
-    ...plan.areas.areas.flatMap((area) => area.spans.map((span) => ({ ...span, look: plan.looks[area.id] }))),
-  ];
+  const picture = { width: columns, height: rows, top: height, rowsPerMm };
   const regions: FieldRegion[] = [
-    { fromRow: 0, toRow: rows, look: [groundLook(plan.bareWall)] },
-    ...strips.map(({ from, to, look }) => ({ fromRow: rowOf(to), toRow: rowOf(from), look })),
+    { pixels: regionPixels(plan.areas.leftOver.region, picture), look: plan.looks[LEFT_OVER] },
+    ...plan.areas.areas.map(({ id, region }) => ({ pixels: regionPixels(region, picture), look: plan.looks[id] })),
   ];
   return {
     width: columns,
@@ -42,6 +40,7 @@ export function cupField(plan: FieldPlan, cup: Cup, pixelsPerMm: number): FieldR
     columnsPerMm: (row) =>
       columns / circumferenceAt(cup.stations, Math.min(height, Math.max(0, height - (row + 0.5) / rowsPerMm))),
     regions,
+    ground: linearRgbOfHex(plan.bareWall),
     seed: seedOf(plan.design),
     wraps: true,
   };
@@ -55,7 +54,8 @@ export function swatchField(plan: FieldPlan, area: string, side: number, pixelsP
     height: size,
     rowsPerMm: pixelsPerMm,
     columnsPerMm: () => pixelsPerMm,
-    regions: [{ fromRow: 0, toRow: size, look: plan.looks[area] ?? [groundLook(plan.bareWall)] }],
+    regions: [{ pixels: allPixels(size, size), look: plan.looks[area] ?? [groundLook(plan.bareWall)] }],
+    ground: linearRgbOfHex(plan.bareWall),
     seed: seedOf(`${plan.design}/${area}`),
     wraps: false,
   };

@@ -2,10 +2,9 @@ import { flakeFace } from '../glitter';
 import type { Look, LookFlake } from './look';
 import { randomStream } from './random';
 
-/** A stretch of the picture, rows counted from the top, with what lies on it. */
+/** Part of the picture, by its pixels in rising order, with what lies on it. Parts don't share pixels. */
 export interface FieldRegion {
-  readonly fromRow: number;
-  readonly toRow: number;
+  readonly pixels: Uint32Array;
   readonly look: Look;
 }
 
@@ -18,6 +17,8 @@ export interface FieldRequest {
   /** pixels a mm round the wall at each row: the wrap is wider at the rim of a taper */
   readonly columnsPerMm: (row: number) => number;
   readonly regions: readonly FieldRegion[];
+  /** linear RGB where no region lies */
+  readonly ground: readonly [number, number, number];
   readonly seed: number;
   /** the picture goes round the cup, so flakes over one side come back on the other */
   readonly wraps: boolean;
@@ -38,61 +39,77 @@ export interface FlakeField {
  * a pixel are drawn as the pixels whose centres they cover, so the bare share stays `e^(−depth)`.
  */
 export function flakeField(request: FieldRequest): FlakeField {
-  const { width, height } = request;
-  const light = new Float32Array(width * height * 3);
-  const touched = new Uint8Array(width * height);
+  const { width, height, ground } = request;
+  const sheet: Sheet = {
+    light: new Float32Array(width * height * 3),
+    touched: new Uint8Array(width * height),
+    owner: new Uint16Array(width * height),
+  };
+  for (let at = 0; at < sheet.light.length; at += 1) sheet.light[at] = ground[at % 3];
   const random = randomStream(request.seed);
   let flakes = 0;
   let wanted = 0;
   let bare = 0;
-  for (const region of request.regions) {
-    const from = region.fromRow * width;
-    const to = region.toRow * width;
+  request.regions.forEach(({ pixels, look }, index) => {
+    for (const at of pixels) sheet.owner[at] = index + 1;
     let dropped = 0;
-    for (const layer of region.look) {
-      if (layer.layer === 'ground') fillGround(light, from, to, layer.rgb);
-      else if (layer.layer === 'film') layFilm(light, from, to, layer.overBlack, layer.overWhite);
-      else dropped += dropFlakes(request, region, layer.flakes, layer.depth, light, touched, random);
+    for (const layer of look) {
+      if (layer.layer === 'ground') fillGround(sheet.light, pixels, layer.rgb);
+      else if (layer.layer === 'film') layFilm(sheet.light, pixels, layer.overBlack, layer.overWhite);
+      else dropped += dropFlakes(request, pixels, index + 1, layer.flakes, layer.depth, sheet, random);
     }
-    if (dropped === 0) continue;
+    if (dropped === 0) return;
     flakes += dropped;
-    wanted += to - from;
-    for (let at = from; at < to; at += 1) if (touched[at] === 0) bare += 1;
-  }
-  return { width, height, pixels: encode(light), bareShare: wanted > 0 ? bare / wanted : null, flakes };
+    wanted += pixels.length;
+    for (const at of pixels) if (sheet.touched[at] === 0) bare += 1;
+  });
+  return { width, height, pixels: encode(sheet.light), bareShare: wanted > 0 ? bare / wanted : null, flakes };
 }
 
-function fillGround(light: Float32Array, from: number, to: number, rgb: readonly number[]): void {
-  for (let at = from; at < to; at += 1) {
+/** What is worked on: linear RGB, whether a flake lies there, and which part each pixel belongs to. */
+interface Sheet {
+  readonly light: Float32Array;
+  readonly touched: Uint8Array;
+  readonly owner: Uint16Array;
+}
+
+function fillGround(light: Float32Array, pixels: Uint32Array, rgb: readonly number[]): void {
+  for (const at of pixels) {
     light[at * 3] = rgb[0];
     light[at * 3 + 1] = rgb[1];
     light[at * 3 + 2] = rgb[2];
   }
 }
 
-function layFilm(light: Float32Array, from: number, to: number, black: readonly number[], white: readonly number[]): void {
-  for (let at = from * 3; at < to * 3; at += 1) {
-    const axis = at % 3;
-    light[at] = black[axis] + (white[axis] - black[axis]) * light[at];
+function layFilm(light: Float32Array, pixels: Uint32Array, black: readonly number[], white: readonly number[]): void {
+  for (const pixel of pixels) {
+    for (let axis = 0; axis < 3; axis += 1) {
+      const at = pixel * 3 + axis;
+      light[at] = black[axis] + (white[axis] - black[axis]) * light[at];
+    }
   }
 }
 
 function dropFlakes(
   request: FieldRequest,
-  region: FieldRegion,
+  pixels: Uint32Array,
+  owner: number,
   kinds: readonly LookFlake[],
   depth: number,
-  light: Float32Array,
-  touched: Uint8Array,
+  sheet: Sheet,
   random: () => number,
 ): number {
-  const { width, rowsPerMm, columnsPerMm } = request;
-  const rows = region.toRow - region.fromRow;
-  if (rows <= 0 || kinds.length === 0 || depth <= 0) return 0;
-  const scales = Float64Array.from({ length: rows }, (_, row) => columnsPerMm(region.fromRow + row));
-  const widest = 1 / Math.min(...scales);
-  const mm2 = scales.reduce((sum, scale) => sum + width / scale, 0) / rowsPerMm;
-  const pixelMm2 = mm2 / (width * rows);
+  const { width, height, rowsPerMm, columnsPerMm } = request;
+  if (pixels.length === 0 || kinds.length === 0 || depth <= 0) return 0;
+  const scales = Float64Array.from({ length: height }, (_, row) => columnsPerMm(row));
+  let mm2 = 0;
+  let narrowest = Infinity;
+  for (const at of pixels) {
+    const scale = scales[Math.floor(at / width)];
+    mm2 += 1 / (scale * rowsPerMm);
+    if (scale < narrowest) narrowest = scale;
+  }
+  const pixelMm2 = mm2 / pixels.length;
   const fine = kinds.map((kind) => flakeFace(kind) < pixelMm2 * 2);
   const counts = kinds.map((kind, k) => (depth * kind.share * mm2) / (fine[k] ? pixelMm2 : flakeFace(kind)));
   const total = Math.round(counts.reduce((a, b) => a + b, 0));
@@ -105,14 +122,15 @@ function dropFlakes(
     );
     const kind = kinds[k];
     const shine = shineOf(kind, random);
-    let row = random() * rows;
+    let at = pixels[Math.floor(random() * pixels.length)];
     if (fine[k]) {
-      paint(light, touched, (region.fromRow + Math.floor(row)) * width + Math.floor(random() * width), kind, shine);
+      paint(sheet, at, kind, shine);
       continue;
     }
     // Wider rows take more flakes: keep a row in proportion to the mm it stands for.
-    while (random() > 1 / (scales[Math.floor(row)] * widest)) row = random() * rows;
-    stamp(request, region, row, random() * width, random() * Math.PI, kind, shine, light, touched);
+    while (random() > narrowest / scales[Math.floor(at / width)]) at = pixels[Math.floor(random() * pixels.length)];
+    const row = Math.floor(at / width);
+    stamp(request, owner, row + random(), at - row * width + random(), random() * Math.PI, kind, shine, sheet);
   }
   return total;
 }
@@ -120,24 +138,22 @@ function dropFlakes(
 /** One hexagon, `cut` mm across flats, turned by an angle. */
 function stamp(
   request: FieldRequest,
-  region: FieldRegion,
-  row: number,
+  owner: number,
+  centre: number,
   column: number,
   turn: number,
   kind: LookFlake,
   shine: number,
-  light: Float32Array,
-  touched: Uint8Array,
+  sheet: Sheet,
 ): void {
-  const { width, rowsPerMm, columnsPerMm, wraps } = request;
-  const centre = region.fromRow + row;
+  const { width, height, rowsPerMm, columnsPerMm, wraps } = request;
   const perColumn = 1 / columnsPerMm(Math.floor(centre));
   const perRow = 1 / rowsPerMm;
   const reach = kind.cut / Math.sqrt(3);
   const half = kind.cut / 2;
   const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
-  const lastRow = Math.min(region.toRow - 1, Math.floor(centre + reach * rowsPerMm));
-  for (let y = Math.max(region.fromRow, Math.floor(centre - reach * rowsPerMm)); y <= lastRow; y += 1) {
+  const lastRow = Math.min(height - 1, Math.floor(centre + reach * rowsPerMm));
+  for (let y = Math.max(0, Math.floor(centre - reach * rowsPerMm)); y <= lastRow; y += 1) {
     const dy = (y + 0.5 - centre) * perRow;
     const lastColumn = Math.floor(column + reach / perColumn);
     for (let x = Math.floor(column - reach / perColumn); x <= lastColumn; x += 1) {
@@ -146,13 +162,15 @@ function stamp(
       const v = Math.abs(cos * dy - sin * dx);
       if (u > half || u / 2 + (Math.sqrt(3) / 2) * v > half) continue;
       if (!wraps && (x < 0 || x >= width)) continue;
-      paint(light, touched, y * width + ((x + width) % width), kind, shine);
+      const at = y * width + ((x + width) % width);
+      // A flake over its area's edge is brushed off there: neighbours keep clean.
+      if (sheet.owner[at] === owner) paint(sheet, at, kind, shine);
     }
   }
 }
 
 /** A flake over what is there: `R + T²·g/(1 − R·g)`, its face brighter or darker by how it tilts. */
-function paint(light: Float32Array, touched: Uint8Array, at: number, kind: LookFlake, shine: number): void {
+function paint({ light, touched }: Sheet, at: number, kind: LookFlake, shine: number): void {
   touched[at] = 1;
   for (let axis = 0; axis < 3; axis += 1) {
     const r = kind.opacity * kind.rgb[axis];

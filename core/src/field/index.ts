@@ -1,3 +1,4 @@
 export * from './flake-field';
 export * from './cup-field';
 export * from './look';
+export * from './region-pixels';

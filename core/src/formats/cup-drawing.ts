@@ -1,6 +1,10 @@
 import type { Plan } from '../plan';
 import { LEFT_OVER } from '../coats';
+import { bandRegion, finely, within, type Region } from '../regions';
 import { circumferenceAt, radiusOf, type Cup } from '../vessel';
+
+/** The half of the wall that faces you, opposite the seam. */
+const FRONT = { left: 90, right: 270 };
 
 /**
  * The cup from the side in its areas' colours as seen from afar, as an SVG in mm: for paper, where
@@ -8,31 +12,43 @@ import { circumferenceAt, radiusOf, type Cup } from '../vessel';
  */
 export function cupDrawing(plan: Plan, cup: Cup): string {
   const { height } = plan.surface;
-  const widest = Math.max(...cup.stations.map((station) => station.circumference)) / Math.PI;
+  const { stations } = cup;
+  const widest = Math.max(...stations.map((station) => station.circumference)) / Math.PI;
   const margin = 2;
   const width = widest + 2 * margin;
   const middle = width / 2;
-  const dip = widest * 0.07;
-  const radiusAt = (mm: number) => radiusOf(circumferenceAt(cup.stations, mm));
-  const y = (mm: number) => height - mm + margin + dip;
-  const strips = [
-    ...plan.areas.leftOver.spans.map((span) => ({ ...span, colour: plan.finished[LEFT_OVER] })),
-    ...plan.areas.areas.flatMap((area) => area.spans.map((span) => ({ ...span, colour: plan.finished[area.id] }))),
-  ].sort((a, b) => b.from - a.from);
-  const outline = (from: number, to: number) => {
-    const heights = [from, ...cup.stations.map((station) => station.height).filter((h) => h > from && h < to), to];
-    const side = (sign: 1 | -1, list: number[]) =>
-      list.map((h) => `${figure(middle + sign * radiusAt(h))} ${figure(y(h))}`).join(' L ');
-    const curve = (mm: number, end: 1 | -1) =>
-      `A ${figure(radiusAt(mm))} ${figure(dip)} 0 0 ${end === 1 ? 1 : 0} ${figure(middle - end * radiusAt(mm))} ${figure(y(mm))}`;
-    return `M ${side(-1, heights)} ${curve(to, -1)} L ${side(1, [...heights].reverse())} ${curve(from, 1)} Z`;
+  const lean = 0.07 * 2;
+  const dip = (widest / 2) * lean;
+  const radiusAt = (mm: number) => radiusOf(circumferenceAt(stations, Math.min(height, Math.max(0, mm))));
+  const point = (angle: number, mm: number) => {
+    const turn = ((angle - 180) * Math.PI) / 180;
+    const radius = radiusAt(mm);
+    return `${figure(middle + radius * Math.sin(turn))} ${figure(height - mm + margin + dip + radius * lean * Math.cos(turn))}`;
   };
-  const rim = radiusAt(height);
+  const front = bandRegion(-1, height + 1, FRONT.left, FRONT.right);
+  const path = (region: Region) =>
+    within(region, front)
+      .flat()
+      .map(
+        (ring) =>
+          `M ${finely(ring, stations)
+            .map(([angle, mm]) => point(angle, mm))
+            .join(' L ')} Z`,
+      )
+      .join(' ');
+  const parts = [
+    { region: bandRegion(0, height), colour: plan.bareWall },
+    { region: plan.areas.leftOver.region, colour: plan.finished[LEFT_OVER] },
+    ...plan.areas.areas.map(({ id, region }) => ({ region, colour: plan.finished[id] })),
+  ];
+  const tall = figure(height + 2 * margin + 2 * dip);
   return [
-    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${figure(width)} ${figure(height + 2 * margin + 2 * dip)}" width="${figure(width)}mm" height="${figure(height + 2 * margin + 2 * dip)}mm">`,
-    `<path d="${outline(0, height)}" fill="${plan.bareWall}"/>`,
-    ...strips.map(({ from, to, colour }) => `<path d="${outline(from, to)}" fill="${colour}"/>`),
-    `<ellipse cx="${figure(middle)}" cy="${figure(y(height))}" rx="${figure(rim)}" ry="${figure(dip)}" fill="#5d6468" stroke="#c9ccd0" stroke-width="1.2"/>`,
+    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${figure(width)} ${tall}" width="${figure(width)}mm" height="${tall}mm">`,
+    ...parts
+      .map(({ region, colour }) => ({ colour, drawn: path(region) }))
+      .filter(({ drawn }) => drawn !== '')
+      .map(({ colour, drawn }) => `<path d="${drawn}" fill="${colour}" fill-rule="evenodd"/>`),
+    `<ellipse cx="${figure(middle)}" cy="${figure(margin + dip)}" rx="${figure(radiusAt(height))}" ry="${figure(radiusAt(height) * lean)}" fill="#5d6468" stroke="#c9ccd0" stroke-width="1.2"/>`,
     '</svg>',
   ].join('\n');
 }

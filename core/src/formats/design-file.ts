@@ -1,11 +1,19 @@
 import * as z from 'zod';
-import { DESIGN_VERSION, designSchema, faultsOf, settingsSchema, type Design, type Fault, type Workshop } from '../design';
+import {
+  DESIGN_VERSION,
+  designSchema,
+  faultsOf,
+  settingsSchema,
+  upgradeDesignFile,
+  type Design,
+  type Fault,
+  type Workshop,
+} from '../design';
 import { shelfItemSchema, type ShelfKind } from '../stock';
 
 export const DESIGN_FORMAT = 'aurantia design';
 
-/** A design with all it needs to be worked out elsewhere: the jars it names and how its workshop measures. */
-export const designFileSchema = z
+const fileSchema = z
   .strictObject({
     format: z.literal(DESIGN_FORMAT, { error: `This is no design of Aurantia: its format must say “${DESIGN_FORMAT}”.` }),
     version: z.literal(DESIGN_VERSION, {
@@ -25,7 +33,13 @@ export const designFileSchema = z
       context.issues.push({ code: 'custom', input: id, path: ['design', ...path], message });
     }
   });
-export type DesignFile = z.infer<typeof designFileSchema>;
+
+/**
+ * A design with all it needs to be worked out elsewhere: the jars it names and how its workshop
+ * measures. A file of an earlier version is read as one of this.
+ */
+export const designFileSchema = z.preprocess(upgradeDesignFile, fileSchema);
+export type DesignFile = z.infer<typeof fileSchema>;
 
 interface NamedItem {
   readonly path: readonly (string | number)[];

@@ -1,7 +1,7 @@
 import { hexOf, layOver } from '../colour';
 import { flakeRain } from '../glitter';
 import { inkFilm } from '../ink';
-import { remember, rememberEach } from './remember';
+import { remember, rememberEach } from '../remember';
 
 /**
  * The work on spectra, remembered: it is what a plan spends its time on, and after a turned knob

@@ -7,12 +7,14 @@ import { blendOutcome, laidBlend } from './blend-outcome';
 import { readyBlend } from './blends-stage';
 import { stepsOf, type Step } from './coats-stage';
 import { rememberedLight } from './light';
-import type { Plan, PlannedBlend } from './plan';
-import { remember, rememberEach } from './remember';
-import { areasOf, placesOfCup, surfaceOf } from './surface-stage';
+import type { Plan, PlannedAreas, PlannedBlend } from './plan';
+import { remember, rememberEach } from '../remember';
+import { layoutOf } from './layout-stage';
+import { placesOfCup, surfaceOf } from './surface-stage';
 import { totalsOf } from './totals';
 
-type Planner = (design: Design, workshop: Workshop) => Plan;
+/** @param layout the cup split up already, by a worker; worked out here when left out */
+type Planner = (design: Design, workshop: Workshop, layout?: PlannedAreas) => Plan;
 
 /**
  * A planner with memories of its own. Each stage is kept for its own inputs, so a turned knob
@@ -20,7 +22,7 @@ type Planner = (design: Design, workshop: Workshop) => Plan;
  */
 export function createPlanner(): Planner {
   const surface = remember(surfaceOf);
-  const areas = remember(areasOf);
+  const areas = remember(layoutOf);
   const places = remember(placesOfCup);
   const ready = rememberEach(readyBlend, 4);
   const light = rememberedLight();
@@ -33,9 +35,10 @@ export function createPlanner(): Planner {
       blends: readonly ReadyBlend[],
       sizes: CoatContext['sizes'],
       names: CoatContext['names'],
+      masked: CoatContext['masked'],
       settings: Settings,
       shelf: readonly ShelfItem[],
-    ) => stepsOf(coats, start, { blends, sizes, names, settings, shelf, light }),
+    ) => stepsOf(coats, start, { blends, sizes, names, masked, settings, shelf, light }),
   );
   const outcomes = remember(
     (
@@ -55,12 +58,12 @@ export function createPlanner(): Planner {
   const totals = remember(totalsOf);
   const findings = remember(checkDesign);
 
-  return (design, workshop) => {
+  return (design, workshop, layout) => {
     const { settings, shelf } = workshop;
-    const planned = areas(design.cup, design.areas);
-    const { sizes, names, grounds } = places(design.cup, planned);
+    const planned = layout ?? areas(design.cup, design.areas);
+    const { sizes, names, masked, grounds } = places(design.cup, planned);
     const blends = blendList(...design.blends.map((blend: Blend) => ready(blend, names[blend.area], sizes[blend.area], shelf)));
-    const laid = steps(design.coats, grounds, blends, sizes, names, settings, shelf);
+    const laid = steps(design.coats, grounds, blends, sizes, names, masked, settings, shelf);
     const after = laid.at(-1)?.after ?? grounds;
     return {
       design: design.id,

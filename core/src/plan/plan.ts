@@ -1,7 +1,8 @@
 import type { Finding } from '../check';
 import type { Look } from '../field/look';
-import type { Span } from '../vessel';
-import type { AreaId, CoatId, CoatKindName, DesignId } from '../design';
+import type { Region } from '../regions';
+import type { AreaId, AreaKindName } from '../areas';
+import type { CoatId, CoatKindName, DesignId } from '../design';
 import type { ShelfItemId } from '../stock';
 
 /** The cup in numbers. Areas cm², lengths mm, volume ml. */
@@ -12,7 +13,9 @@ export interface PlannedSurface {
   readonly rimCircumference: number;
   readonly wall: number;
   readonly base: number;
-  /** wall below the bare lip strip, and the base */
+  /** the handle’s own outside */
+  readonly grip: number;
+  /** wall below the bare lip strip and clear of the handle’s patch, the base and the handle */
   readonly coatable: number;
   readonly volume: number;
 }
@@ -20,25 +23,35 @@ export interface PlannedSurface {
 export interface PlannedArea {
   readonly id: AreaId;
   readonly name: string;
-  readonly kind: 'band' | 'base';
-  /** stretches of wall it keeps; none for the base or when later areas took it all */
-  readonly spans: readonly Span[];
+  readonly kind: AreaKindName;
+  readonly masked: boolean;
+  /** its own shape on the wall, before later areas take from it; nothing for those off the wall */
+  readonly own: Region;
+  /** the wall it keeps */
+  readonly region: Region;
+  /** heights its own shape lies between, mm; null off the wall */
   readonly from: number | null;
   readonly to: number | null;
-  /** cm² */ readonly area: number;
-  /** the tape's reading at its lower and upper edge, mm; null for the base */
+  /** cm² it keeps */
+  readonly area: number;
+  /** along the tape at its lower and upper end, mm; null off the wall */
   readonly lowerWidth: number | null;
   readonly upperWidth: number | null;
+  /** motifs asked for and placed; null where it isn’t scattered */
+  readonly motifs: { readonly wanted: number; readonly placed: number } | null;
 }
 
+/** The cup split up. All areas, what is left over and what stays bare add up to wall, base and handle. */
 export interface PlannedAreas {
   readonly areas: readonly PlannedArea[];
   /** wall below the lip strip that no area covers */
-  readonly leftOver: { readonly area: number; readonly spans: readonly Span[] };
-  /** cm² of base that no area covers */
+  readonly leftOver: { readonly area: number; readonly region: Region };
+  /** cm² of base, and of the handle’s outside, that no area covers */
   readonly bareBase: number;
-  /** cm² of lip strip that stays bare */
+  readonly bareGrip: number;
+  /** cm² of lip strip, and of wall under the handle, that stay bare */
   readonly bareLip: number;
+  readonly barePatch: { readonly area: number; readonly region: Region };
 }
 
 export interface PlannedPart {

@@ -1,20 +1,40 @@
 import * as z from 'zod';
+import { cupKinds, cupMaterials, cupShapes, type CupMaterial } from './cup-kind';
+import { readingFaults } from './reading-faults';
 import { stationSchema, type Station } from './station';
-import { circumferenceAt } from './wall';
+import { baseArea } from './wall';
 
-export const cupShapes = ['straight', 'tapered', 'two-part', 'curved'] as const;
-export type CupShape = (typeof cupShapes)[number];
+const mm = (least: number, most: number, sentence: string) => z.number(sentence).min(least, sentence).max(most, sentence);
 
-export const cupMaterials = ['steel', 'glass', 'acrylic'] as const;
-export type CupMaterial = (typeof cupMaterials)[number];
+/** Where a handle sits: its patch on the wall stays bare, its own outside can be decorated. mm, degrees from the seam. */
+const handleSchema = z.strictObject({
+  angle: z.number().min(0, 'An angle is 0 to 360°, from the seam.').max(360, 'An angle is 0 to 360°, from the seam.'),
+  width: mm(2, 200, 'The patch under a handle is 2 to 200 mm wide.'),
+  from: mm(0, 600, 'Give the height in mm above the foot.'),
+  to: mm(0, 600, 'Give the height in mm above the foot.'),
+  /** tape along the handle's outside, and round it */
+  length: mm(5, 800, 'Lay the tape along the handle: 5 to 800 mm.'),
+  girth: mm(5, 300, 'Lay the tape round the handle: 5 to 300 mm.'),
+});
 
-const shapeRules = z.object({ shape: z.enum(cupShapes), stations: z.array(stationSchema), lipStrip: z.number() });
+const recessSchema = z.strictObject({
+  depth: mm(0.5, 60, 'A recess under the cup is 0.5 to 60 mm deep.'),
+  diameter: mm(10, 250, 'Give the recess’s diameter in mm.'),
+});
+
+const measuredSchema = z.object({
+  shape: z.enum(cupShapes),
+  stations: z.array(stationSchema),
+  lipStrip: z.number(),
+  recess: recessSchema.nullable().default(null),
+  handle: handleSchema.nullable().default(null),
+});
 
 /** A cup as measured. Heights from the foot, all lengths mm, `volume` the maker's nominal ml. */
 export const cupSchema = z
   .strictObject({
     name: z.string().trim().min(1, 'Give the cup a name.').max(80, 'Keep the cup’s name under 80 letters.'),
-    shape: z.enum(cupShapes, { error: 'A cup is straight, tapered, two-part or curved.' }),
+    shape: z.enum(cupShapes, { error: `A cup is one of: ${cupShapes.join(', ')}.` }),
     material: z.enum(cupMaterials, { error: 'A cup is steel, glass or acrylic.' }),
     stations: z
       .array(stationSchema)
@@ -25,89 +45,34 @@ export const cupSchema = z
       .min(0, 'The bare strip under the lip can’t be negative.')
       .max(60, 'A bare strip of over 60 mm leaves no cup to coat.'),
     volume: z.number().min(10, 'A cup holds at least 10 ml.').max(5000, 'A cup holds at most 5000 ml.').nullable(),
+    recess: recessSchema.nullable().default(null),
+    handle: handleSchema.nullable().default(null),
+    /** what marks the seam on this cup, in the maker's words */
+    seam: z.string().trim().max(60, 'Keep what marks the seam under 60 letters.').default(''),
+    /** readings taken from the library, not yet off the maker's own cup */
+    typical: z.boolean().default(false),
   })
   .check((context) => {
     // The geometry only means something once every reading is a sound number.
-    const parsed = shapeRules.safeParse(context.value);
+    const parsed = measuredSchema.safeParse(context.value);
     if (!parsed.success) return;
-    for (const fault of stationFaults(parsed.data)) {
+    for (const fault of readingFaults(parsed.data)) {
       context.issues.push({ code: 'custom', input: context.value, path: [...fault.path], message: fault.sentence });
     }
   });
 export type Cup = z.infer<typeof cupSchema>;
+export type Handle = z.infer<typeof handleSchema>;
 
-interface CupFault {
-  readonly path: readonly (string | number)[];
-  readonly sentence: string;
-}
-
-/** What looks wrong with the readings as a whole, each named by the reading that does. */
-function stationFaults(cup: Pick<Cup, 'shape' | 'stations' | 'lipStrip'>): readonly CupFault[] {
-  const { stations } = cup;
-  const faults: CupFault[] = [];
-  const at = (index: number, field: keyof Station, sentence: string) =>
-    faults.push({ path: ['stations', index, field], sentence });
-  if (stations.length < 2) return faults;
-  if (stations[0].height !== 0) at(0, 'height', 'The first measurement is at the foot: height 0.');
-  stations.slice(1).forEach((upper, index) => {
-    const lower = stations[index];
-    const rise = upper.height - lower.height;
-    if (rise <= 0) {
-      at(index + 1, 'height', `Heights go upwards: this must be above ${lower.height} mm.`);
-    } else if (Math.abs(upper.circumference - lower.circumference) / rise > 2 * Math.PI * 3) {
-      at(index + 1, 'circumference', 'The wall would lean out flatter than a saucer here. Check this reading.');
-    }
-  });
-  const tape = stations.map((station) => station.circumference);
-  const spread = Math.max(...tape) - Math.min(...tape);
-  if (cup.shape === 'straight' && spread > 2) {
-    at(
-      tape.length - 1,
-      'circumference',
-      `A straight cup has one circumference; these differ by ${spread.toFixed(1)} mm. Choose another shape.`,
-    );
-  }
-  if (cup.shape === 'two-part' && stations.length < 3) {
-    faults.push({ path: ['stations'], sentence: 'A two-part cup needs a third measurement, at the bend.' });
-  }
-  const height = stations[stations.length - 1].height;
-  if (height > 0 && height < 20) at(stations.length - 1, 'height', 'A cup is at least 20 mm tall.');
-  if (cup.lipStrip >= height && height > 0) {
-    faults.push({ path: ['lipStrip'], sentence: 'The bare strip under the lip is as tall as the cup.' });
-  }
-  return faults;
-}
-
-export const heightOf = (cup: Pick<Cup, 'stations'>): number => cup.stations[cup.stations.length - 1].height;
+export const heightOf = (cup: { readonly stations: readonly Station[] }): number => cup.stations[cup.stations.length - 1].height;
 
 /** Where coats end, mm above the foot. */
 export const coatedHeight = (cup: Cup): number => heightOf(cup) - cup.lipStrip;
 
-/** The readings a maker takes for a shape, lowest first: what to call each, and where to lay the tape. */
-export function measuringSheet(shape: CupShape, count: number): readonly string[] {
-  const middle = Math.max(0, count - 2);
-  const between = shape === 'two-part' ? 'at the bend' : 'between';
-  return [
-    'at the foot',
-    ...Array.from({ length: middle }, (_, i) => (middle > 1 ? `${between} ${i + 1}` : between)),
-    'at the rim',
-  ];
-}
+/** The disc under this cup, cm²; a sleeve has none. */
+export const undersideArea = (cup: Cup): number => (cupKinds[cup.shape].underside ? baseArea(cup.stations) : 0);
 
-/**
- * Stations with one more measurement, put in the tallest gap, where the tape would read what the
- * straight wall gives: adding a row never changes the cup until it is measured.
- */
-export function withAnotherStation(stations: readonly Station[]): readonly Station[] {
-  let widest = 1;
-  for (let index = 2; index < stations.length; index += 1) {
-    if (stations[index].height - stations[index - 1].height > stations[widest].height - stations[widest - 1].height)
-      widest = index;
-  }
-  const height = Math.round((stations[widest].height + stations[widest - 1].height) / 2);
-  const circumference = Math.round(circumferenceAt(stations, height) * 10) / 10;
-  return [...stations.slice(0, widest), { height, circumference }, ...stations.slice(widest)];
-}
+/** The handle's own outside, cm²; 0 without one. */
+export const gripArea = (cup: Cup): number => (cup.handle ? (cup.handle.length * cup.handle.girth) / 100 : 0);
 
 /** The bare wall, as the eye sees it before any coat. Glass and acrylic: seen against a light bench. */
 export const bareWallColour = {
@@ -116,32 +81,15 @@ export const bareWallColour = {
   acrylic: '#eef0f1',
 } as const satisfies Record<CupMaterial, string>;
 
-/** The stations that a shape is measured by, kept as far as they serve. */
-export function stationsForShape(stations: readonly Station[], shape: CupShape): readonly Station[] {
-  const ends = [stations[0], stations[stations.length - 1]];
-  switch (shape) {
-    case 'straight':
-      return ends.map((station) => ({ ...station, circumference: ends[1].circumference }));
-    case 'tapered':
-      return ends;
-    case 'two-part':
-    case 'curved':
-      return stations.length > 2 ? stations : withAnotherStation(stations);
-  }
-}
-
-/** One reading typed anew. A straight cup has one circumference, so it goes to all. */
-export function withReading(cup: Cup, index: number, reading: Partial<Station>): Cup {
-  const everywhere = cup.shape === 'straight' && reading.circumference !== undefined;
-  const stations = cup.stations.map((station, at) =>
-    at === index
-      ? { ...station, ...reading }
-      : everywhere
-        ? { ...station, circumference: reading.circumference ?? station.circumference }
-        : station,
-  );
-  return { ...cup, stations };
-}
+/** What a measuring sheet starts a new handle from: opposite the seam, over the middle of the wall. */
+export const startingHandle = (cup: Cup): Handle => ({
+  angle: 180,
+  width: 16,
+  from: Math.round(heightOf(cup) * 0.2),
+  to: Math.round(heightOf(cup) * 0.8),
+  length: Math.round(heightOf(cup) * 0.9),
+  girth: 40,
+});
 
 /** A common tapered cup, to start measuring from. */
 export const startingCup: Cup = {
@@ -154,4 +102,8 @@ export const startingCup: Cup = {
   ],
   lipStrip: 10,
   volume: null,
+  recess: null,
+  handle: null,
+  seam: '',
+  typical: false,
 };

@@ -8,7 +8,7 @@ export const stationSchema = z.strictObject({
     .max(600, 'No cup is over 600 mm tall. Check the reading.'),
   circumference: z
     .number({ error: 'Give the circumference in mm, read off the tape.' })
-    .min(60, 'The tape can’t read less than 60 mm round a cup. Was the diameter typed?')
+    .min(15, 'Nothing on a cup is thinner than 15 mm round. Was the diameter typed?')
     .max(800, 'The tape can’t read more than 800 mm round a cup. Check the reading.'),
 });
 export type Station = z.infer<typeof stationSchema>;

@@ -40,6 +40,19 @@ export function wallLength(stations: readonly Station[], from: number, to: numbe
   return cutPieces(stations, from, to).reduce((sum, cut) => sum + cut.slant, 0);
 }
 
+/** How far along the wall, mm from the foot, to the height it is reached at. The inverse of `wallLength` from the foot. */
+export function heightAtWallLength(stations: readonly Station[], along: number): number {
+  let before = 0;
+  const cuts = piecesOf(stations);
+  for (const [index, [lower, upper]] of cuts.entries()) {
+    const rise = upper.height - lower.height;
+    const slant = Math.hypot(rise, radiusOf(upper.circumference) - radiusOf(lower.circumference));
+    if (along <= before + slant || index === cuts.length - 1) return lower.height + ((along - before) / slant) * rise;
+    before += slant;
+  }
+  return 0;
+}
+
 /** What the stations enclose, ml: truncated cones. The wall's own thickness isn't taken off. */
 export function enclosedVolume(stations: readonly Station[]): number {
   const mm3 = cutPieces(stations, 0, Infinity).reduce(

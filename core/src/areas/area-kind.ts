@@ -1,0 +1,69 @@
+import type { Region } from '../regions';
+import type { Cup, Level } from '../vessel';
+import { heightOf, levelHeight } from '../vessel';
+
+/** What is wrong with an area on a cup: in which of its fields, and a sentence. */
+export interface AreaFault {
+  readonly field: string;
+  readonly sentence: string;
+}
+
+/** A point a maker can take hold of. Its place is on the wall; what it moves is the area's own affair. */
+export interface AreaHandle {
+  readonly key: string;
+  readonly label: string;
+  readonly angle: number;
+  readonly height: number;
+  /** which way it can go */
+  readonly goes: 'up' | 'round' | 'both';
+}
+
+/** A place on the wall, degrees from the seam and mm above the foot. */
+export interface WallPlace {
+  readonly angle: number;
+  readonly height: number;
+}
+
+/** One kind of area: how it is named and begun, what it covers, and how it is moved. */
+export interface AreaKind<One extends { readonly kind: string }> {
+  readonly kind: One['kind'];
+  readonly name: string;
+  /** one line for whoever meets the word for the first time */
+  readonly explains: string;
+  /** its shape on the wall before later areas take from it; nothing for those off the wall */
+  shape(area: One, cup: Cup, host: Region | null): Region;
+  faults(area: One, cup: Cup): readonly AreaFault[];
+  /** how wide it is along the tape at its lower and upper end, mm */
+  widths(area: One, cup: Cup): { readonly lower: number; readonly upper: number } | null;
+  handles(area: One, cup: Cup): readonly AreaHandle[];
+  moved(area: One, key: string, to: WallPlace, cup: Cup): One;
+  /** the area with each of its heights counted anew */
+  withLevels(area: One, change: (level: Level) => Level): One;
+}
+
+/** The faults of levels that must lie on the cup, one above the other. Fields are paths like `lower.level`. */
+export function levelFaults(
+  name: string,
+  lower: Level,
+  upper: Level,
+  cup: Cup,
+  fields: readonly [string, string],
+): readonly AreaFault[] {
+  const rim = heightOf(cup);
+  const [from, to] = [levelHeight(lower, cup), levelHeight(upper, cup)];
+  const faults: AreaFault[] = [];
+  if (from > rim)
+    faults.push({ field: fields[0], sentence: `“${name}” starts at ${mm(from)} mm, above the cup’s rim at ${mm(rim)} mm.` });
+  else if (from < 0) faults.push({ field: fields[0], sentence: `“${name}” starts ${mm(-from)} mm below the foot of this cup.` });
+  else if (to > rim)
+    faults.push({ field: fields[1], sentence: `“${name}” reaches up to ${mm(to)} mm, but this cup ends at ${mm(rim)} mm.` });
+  if (to <= from) faults.push({ field: fields[1], sentence: `“${name}” must end above where it starts, ${mm(from)} mm.` });
+  return faults;
+}
+
+export const mm = (value: number): string => String(Math.round(value * 10) / 10);
+
+/** An angle brought to 0..360. */
+export const turnOf = (angle: number): number => ((angle % 360) + 360) % 360;
+
+export const tenthDegree = (angle: number): number => Math.round(turnOf(angle) * 10) / 10;

@@ -1,0 +1,18 @@
+import type { AreaKind } from './area-kind';
+
+/** A kind of area that isn't on the wall: it has a size, but no place to move to. */
+export const offTheWall = <One extends { readonly kind: string }>(
+  kind: One['kind'],
+  name: string,
+  explains: string,
+): AreaKind<One> => ({
+  kind,
+  name,
+  explains,
+  shape: () => [],
+  faults: () => [],
+  widths: () => null,
+  handles: () => [],
+  moved: (area) => area,
+  withLevels: (area) => area,
+});

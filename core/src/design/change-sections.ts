@@ -1,0 +1,56 @@
+import type { AreaId, Wedge } from '../areas';
+import { footLevel, topLevel, type Level } from '../vessel';
+import type { Design } from './design';
+import { withoutArea } from './change-areas';
+
+/** Sections to lay round: how many, how wide each (degrees), and how far they lean. */
+export interface SectionsWish {
+  readonly ids: readonly AreaId[];
+  readonly width: number;
+  readonly lean: number;
+  /** degrees from the seam to the first */
+  readonly start: number;
+  readonly lower?: Level;
+  readonly upper?: Level;
+}
+
+/** A design with sections side by side round the wall, instead of the sections it had unless they are locked. */
+export function withSections(design: Design, wish: SectionsWish): Design {
+  const cleared = design.areas
+    .filter((area) => area.kind === 'wedge' && !area.locked)
+    .reduce((rest, area) => withoutArea(rest, area.id), design);
+  const sections = wish.ids.map((id, index): Wedge => ({
+    kind: 'wedge',
+    id,
+    name: `Section ${index + 1}`,
+    locked: false,
+    masked: false,
+    // Each line is worked out once, so that neighbours share it to the last digit and leave no sliver.
+    from: lineAt(wish, index) % 360,
+    width: lineAt(wish, index + 1) - lineAt(wish, index),
+    lean: wish.lean,
+    lower: wish.lower ?? footLevel(0),
+    upper: wish.upper ?? topLevel,
+  }));
+  return { ...cleared, areas: [...cleared.areas, ...sections] };
+}
+
+/** Binary fractions of a degree add up exactly, so that the last section ends where the first begins. */
+const lineAt = (wish: SectionsWish, index: number): number =>
+  Math.round((wish.start + (wish.width * wish.ids.length * index) / wish.ids.length) * 2 ** 20) / 2 ** 20;
+
+/** The unlocked sections of a design made equal: together once round, in their order, keeping the first one's line. */
+export function withSectionsEqual(design: Design): Design {
+  const sections = design.areas.filter((area): area is Wedge => area.kind === 'wedge');
+  if (sections.length === 0 || sections.some((area) => area.locked)) return design;
+  const wish = { ids: sections.map(({ id }) => id), width: 360 / sections.length, lean: 0, start: sections[0].from };
+  let index = -1;
+  return {
+    ...design,
+    areas: design.areas.map((area) => {
+      if (area.kind !== 'wedge') return area;
+      index += 1;
+      return { ...area, from: lineAt(wish, index) % 360, width: lineAt(wish, index + 1) - lineAt(wish, index) };
+    }),
+  };
+}

@@ -1,0 +1,6 @@
+export * from './region';
+export * from './clip';
+export * from './cone-metric';
+export * from './seam';
+export * from './layers';
+export * from './finely';
