@@ -1,6 +1,6 @@
 module.exports = {
   testMatch: ['<rootDir>/src/**/*.spec.ts', '<rootDir>/test/**/*.spec.ts'],
   transform: { '\\.(ts|js)$': '@swc/jest' },
-  transformIgnorePatterns: ['/node_modules/(?!culori|uuid|clipper2-ts|fast-xml-parser|strnum|@nodable|path-expression)'],
+  transformIgnorePatterns: ['/node_modules/(?!culori|uuid|clipper2-ts)'],
   testEnvironment: 'node',
 };

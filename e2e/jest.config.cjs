@@ -1,7 +1,7 @@
 module.exports = {
   testMatch: ['<rootDir>/test/**/*.spec.ts'],
   transform: { '\\.(ts|js)$': '@swc/jest' },
-  transformIgnorePatterns: ['/node_modules/(?!culori|uuid)'],
+  transformIgnorePatterns: ['/node_modules/(?!culori|uuid|clipper2-ts)'],
   testEnvironment: 'node',
   testTimeout: 180000,
   maxWorkers: 1,

@@ -1,6 +1,6 @@
 module.exports = {
   testMatch: ['<rootDir>/test/**/*.spec.ts'],
   transform: { '\\.(ts|js)$': '@swc/jest' },
-  transformIgnorePatterns: ['/node_modules/(?!culori|uuid)'],
+  transformIgnorePatterns: ['/node_modules/(?!culori|uuid|clipper2-ts)'],
   testEnvironment: 'node',
 };

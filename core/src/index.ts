@@ -14,4 +14,5 @@ export { coatKinds, BARE_BASE, BARE_GRIP, LEFT_OVER, type CoatKind } from './coa
 export * from './plan';
 export * from './field';
 export * from './check';
+export * from './templates';
 export * from './formats';

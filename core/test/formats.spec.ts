@@ -58,14 +58,14 @@ describe('each fault has a path and a sentence', () => {
     ],
     [
       'an area off the cup',
-      broken((file) => (Object.assign(file.design.areas[2], { to: 300 }), file)),
-      'design.areas[2].to',
+      broken((file) => (Object.assign(file.design.areas[2].upper.level, { by: 'foot', mm: 300 }), file)),
+      'design.areas[2].upper.level',
       /ends at 205 mm/,
     ],
     [
       'an area upside down',
-      broken((file) => (Object.assign(file.design.areas[1], { to: 10 }), file)),
-      'design.areas[1].to',
+      broken((file) => (Object.assign(file.design.areas[1].upper.level, { mm: 10 }), file)),
+      'design.areas[1].upper.level',
       /must end above/,
     ],
     [

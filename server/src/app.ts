@@ -10,6 +10,7 @@ import { pages } from './http/pages';
 import { answerProblems } from './http/problem';
 import type { Memory } from './memory';
 import { shelfRoutes } from './shelf/shelf-routes';
+import { templateRoutes } from './template/template-routes';
 import { workshopRoutes } from './workshop/workshop-routes';
 
 /** The largest thing that is ever sent: a design file with a full shelf. */
@@ -33,6 +34,7 @@ export async function createApp(memory: Memory, screens: string | null, logged =
   await app.register(swagger, { openapi: { info: { title: 'Aurantia', version: '1' } }, transform: jsonSchemaTransform });
   await app.register(designsRoutes, { prefix: '/api/designs', ...memory });
   await app.register(cardRoutes, { prefix: '/api/designs', ...memory });
+  await app.register(templateRoutes, { prefix: '/api/designs', ...memory });
   await app.register(shelfRoutes, { prefix: '/api/shelf', ...memory });
   await app.register(cupsRoutes, { prefix: '/api/cups', ...memory });
   await app.register(workshopRoutes, { prefix: '/api/workshop', ...memory });

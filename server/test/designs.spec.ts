@@ -117,12 +117,15 @@ describe('what can’t be kept is named, and nothing changes', () => {
   test.each<[string, unknown, string, RegExp]>([
     [
       'an area off the cup',
-      { ...design, areas: design.areas.map((area) => ({ ...area, to: 400 })) },
-      'document.areas[0].to',
+      {
+        ...design,
+        areas: design.areas.map((area) => ({ ...area, upper: { level: { by: 'foot', mm: 400 }, teeth: null } })),
+      },
+      'document.areas[0].upper.level',
       /ends at 150 mm/,
     ],
     ['no name', { ...design, name: '' }, 'document.name', /name/],
-    ['another version', { ...design, version: 2 }, 'document.version', /another version/],
+    ['another version', { ...design, version: 3 }, 'document.version', /another version/],
     ['a foreign field', { ...design, script: '<script>' }, 'document', /“script”/],
   ])('%s', async (_, document, path, sentence) => {
     await create();

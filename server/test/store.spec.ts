@@ -12,6 +12,10 @@ import { demoFile, newFile, running } from './memory';
 const ROOT = join(__dirname, '..', '..');
 const { design } = demoFile('peat-fire');
 
+const children: ReturnType<typeof spawn>[] = [];
+// A test that fails half way must not leave its program running, or the run never ends.
+afterEach(() => children.splice(0).forEach((child) => child.kill('SIGKILL')));
+
 /** The real program in a process of its own. */
 async function started(file: string) {
   const child = spawn(process.execPath, ['--import', 'tsx', 'server/src/commands/serve.ts'], {
@@ -19,6 +23,7 @@ async function started(file: string) {
     env: { ...process.env, AURANTIA_DATA: dirname(file), AURANTIA_PORT: '0' },
     stdio: ['ignore', 'pipe', 'inherit'],
   });
+  children.push(child);
   const address = await new Promise<string>((resolve) => {
     createInterface({ input: child.stdout }).on('line', (line) => resolve(/http:\S+/.exec(line)?.[0] ?? ''));
   });
@@ -103,13 +108,13 @@ describe('the command line', () => {
     const bad = join(mkdtempSync(join(tmpdir(), 'aurantia-card-')), 'bad.json');
     writeFileSync(
       bad,
-      readFileSync(path, 'utf8').replace('"to": 140', '"to": 400').replace('"spoonStep": 0.5', '"spoonStep": -1'),
+      readFileSync(path, 'utf8').replace('"mm": 93', '"mm": 400').replace('"spoonStep": 0.5', '"spoonStep": -1'),
     );
     const { status, stderr, stdout } = card([bad]);
     expect(status).toBe(2);
     expect(stdout).toBe('');
     expect(stderr).toContain('settings.spoonStep: The finest step is 0.1 ml.');
-    expect(stderr).toMatch(/design\.areas\[1\]\.to: .*ends at 150 mm/);
+    expect(stderr).toMatch(/design\.areas\[0\]\.upper\.level: .*ends at 150 mm/);
     expect(card([]).status).toBe(2);
     expect(card([`${bad}.nowhere`]).status).toBe(2);
   }, 60000);

@@ -14,7 +14,8 @@ export const designNameSchema = z
   .min(1, 'Give the design a name.')
   .max(80, 'Keep the design’s name under 80 letters.');
 
-const documentSchema = z
+/** The document itself, of this version: what is kept and sent. */
+export const designDocumentSchema = z
   .strictObject({
     version: z.literal(DESIGN_VERSION, {
       error: `This design is of another version; this program reads version ${DESIGN_VERSION}.`,
@@ -39,8 +40,8 @@ const documentSchema = z
  * The document: everything a maker decides about a cup, and nothing that can be worked out. One of an
  * earlier version is read as one of this.
  */
-export const designSchema = z.preprocess(upgradeDesign, documentSchema);
-export type Design = z.infer<typeof documentSchema>;
+export const designSchema = z.preprocess(upgradeDesign, designDocumentSchema);
+export type Design = z.infer<typeof designDocumentSchema>;
 
 interface CrossFault {
   readonly path: readonly (string | number)[];

@@ -13,7 +13,8 @@ import { shelfItemSchema, type ShelfKind } from '../stock';
 
 export const DESIGN_FORMAT = 'aurantia design';
 
-const fileSchema = z
+/** The file itself, of this version: what is written. */
+export const designFileDocumentSchema = z
   .strictObject({
     format: z.literal(DESIGN_FORMAT, { error: `This is no design of Aurantia: its format must say “${DESIGN_FORMAT}”.` }),
     version: z.literal(DESIGN_VERSION, {
@@ -38,8 +39,8 @@ const fileSchema = z
  * A design with all it needs to be worked out elsewhere: the jars it names and how its workshop
  * measures. A file of an earlier version is read as one of this.
  */
-export const designFileSchema = z.preprocess(upgradeDesignFile, fileSchema);
-export type DesignFile = z.infer<typeof fileSchema>;
+export const designFileSchema = z.preprocess(upgradeDesignFile, designFileDocumentSchema);
+export type DesignFile = z.infer<typeof designFileDocumentSchema>;
 
 interface NamedItem {
   readonly path: readonly (string | number)[];

@@ -4,4 +4,4 @@ export { FULL_COVER } from './blend-outcome';
 export type { Light } from './light';
 export type { Step } from './coats-stage';
 export * from './usual-coats';
-export { handlePatch, layoutOf } from './layout-stage';
+export { handlePatch, layoutOf, layoutWeight } from './layout-stage';

@@ -4,3 +4,4 @@ export * from './cone-metric';
 export * from './seam';
 export * from './layers';
 export * from './finely';
+export * from './flat-outline';

@@ -101,3 +101,25 @@ export function edgesCross(polygon: RegionPolygon, box: Box, seam = true): boole
 
 /** Whether an edge runs along the seam, where the drawing of the wall begins and ends. */
 export const alongSeam = (from: number, to: number): boolean => from === to && (from === 0 || from === 360);
+
+/**
+ * Where the middle of a region lies; null when it goes evenly round and has none.
+ * @returns degrees from the seam, mm above the foot
+ */
+export function middleOf(region: Region): { readonly angle: number; readonly height: number } | null {
+  let [x, y, sum, up] = [0, 0, 0, 0];
+  for (const [outline] of region) {
+    const { left, right, bottom, top } = boxOf(outline);
+    const size = (right - left) * (top - bottom);
+    const half = ((right - left) * Math.PI) / 360;
+    // An even stretch of a circle pulls towards its middle by sin(half)/half.
+    const pull = (size * Math.sin(half)) / Math.max(half, 1e-9);
+    const turn = ((left + right) * Math.PI) / 360;
+    x += pull * Math.cos(turn);
+    y += pull * Math.sin(turn);
+    sum += size;
+    up += (size * (bottom + top)) / 2;
+  }
+  if (sum === 0 || Math.hypot(x, y) < 0.15 * sum) return null;
+  return { angle: ((Math.atan2(y, x) * 180) / Math.PI + 360) % 360, height: up / sum };
+}

@@ -1,23 +1,6 @@
-import { createRequire } from 'node:module';
-import { dirname, join } from 'node:path';
 import type { Card } from '@aurantia/core';
-import pdfmake from 'pdfmake';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
-
-const files = createRequire(import.meta.url);
-const fontFile = (family: string, weight: number): string => {
-  const folder = dirname(files.resolve(`@fontsource/${family}/package.json`));
-  return join(folder, 'files', `${family}-latin-${weight}-normal.woff`);
-};
-const fonts = {
-  Figtree: { normal: fontFile('figtree', 400), bold: fontFile('figtree', 700) },
-  Bricolage: { normal: fontFile('bricolage-grotesque', 700), bold: fontFile('bricolage-grotesque', 800) },
-};
-const allowed = new Set(Object.values(fonts).flatMap((font) => Object.values(font)));
-pdfmake.setFonts(fonts);
-// A card is made of words and one drawing: nothing else is read, nothing is ever fetched.
-pdfmake.setLocalAccessPolicy((path) => allowed.has(path));
-pdfmake.setUrlAccessPolicy(() => false);
+import { pdfmake } from '../pdf/pdf-maker';
 
 const INK = '#2A1B2E';
 const SOFT = '#6B5A66';

@@ -1,10 +1,20 @@
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
-import { designFileOf, designFileSchema, designSchema, type Design, type DesignId } from '@aurantia/core';
+import {
+  designDocumentSchema,
+  designFileDocumentSchema,
+  designFileOf,
+  designFileSchema,
+  designSchema,
+  type Design,
+  type DesignId,
+} from '@aurantia/core';
 import { v7 } from 'uuid';
 import * as z from 'zod';
 import type { Memory } from '../memory';
 
-const kept = z.object({ document: designSchema, revision: z.int(), keptAt: z.string() });
+const kept = z.object({ document: designDocumentSchema, revision: z.int(), keptAt: z.string() });
+/** What is sent is of this version; only what comes in may be older. */
+const designFileReplySchema = z.object({ ...designFileDocumentSchema.shape, design: designDocumentSchema });
 const byId = z.object({ id: z.string().max(64) });
 const revisionNumber = z.coerce.number().int().min(1).max(1e9);
 
@@ -53,7 +63,7 @@ export const designsRoutes: FastifyPluginAsyncZod<Memory> = async (app, { design
     async (request) => designs.revision(request.params.id, request.params.number),
   );
 
-  app.get('/:id/file', { schema: { params: byId, response: { 200: designFileSchema } } }, async (request, reply) => {
+  app.get('/:id/file', { schema: { params: byId, response: { 200: designFileReplySchema } } }, async (request, reply) => {
     const { document } = await designs.newest(request.params.id);
     const file = designFileOf(document, { settings: await workshop.settings(), shelf: [...(await shelf.all())] });
     const name = document.name

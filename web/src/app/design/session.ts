@@ -1,12 +1,29 @@
-import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
-import { applyFix, designSchema, faultsOf, planOf, type CoatId, type Design, type Fix } from '@aurantia/core';
+import { computed, DestroyRef, effect, inject, Injectable, linkedSignal, signal } from '@angular/core';
+import {
+  applyFix,
+  designSchema,
+  faultsOf,
+  layoutWeight,
+  planOf,
+  UnclearRegionError,
+  type CoatId,
+  type Design,
+  type Fix,
+  type Plan,
+  type PlannedAreas,
+} from '@aurantia/core';
+import type { Subscription } from 'rxjs';
 import { v7 } from 'uuid';
 import { Api, ApiError } from '../services/api';
 import { DesignList, keptDesignSchema, type KeptDesign } from '../services/designs';
+import { Layouts } from '../services/layouts';
 import { Drafts } from '../services/drafts';
 import { Notices } from '../services/notices';
 import { WorkshopMemory } from '../services/workshop';
 import { Autosave } from './autosave';
+
+/** Outlines of more points than this are laid out by the worker: they may take longer than a frame. */
+const LONG_WORK = 2500;
 
 /** The open design: its document, its plan, the way back and forth. Lives as long as the workspace. */
 @Injectable()
@@ -20,10 +37,27 @@ export class DesignSession {
 
   readonly document = signal<Design | null>(null);
   readonly missing = signal<string | null>(null);
-  readonly plan = computed(() => {
-    const document = this.document();
-    return document && this.memory.loaded() ? planOf(document, this.memory.workshop()) : null;
+  private readonly layouts = inject(Layouts);
+  private readonly laidOut = signal<{ design: Design; layout: PlannedAreas } | null>(null);
+  /** The plan of the document; while a long layout is worked out elsewhere, the last good one. */
+  readonly plan = linkedSignal<Design | null, Plan | null>({
+    source: () => (this.memory.loaded() ? this.document() : null),
+    computation: (document, before) => {
+      if (!document) return null;
+      const workshop = this.memory.workshop();
+      const laid = this.laidOut();
+      if (laid && sameLayout(laid.design, document)) return planOf(document, workshop, laid.layout);
+      const last = before?.value;
+      return last && last.design === document.id && isLong(document) ? last : planOf(document, workshop);
+    },
   });
+  /** whether the plan is still that of the document before the last change */
+  readonly behind = computed(() => {
+    const document = this.document();
+    const laid = this.laidOut();
+    return document !== null && isLong(document) && !(laid && sameLayout(laid.design, document));
+  });
+  private gesture: string | null = null;
   private readonly past = signal<readonly Design[]>([]);
   private readonly future = signal<readonly Design[]>([]);
   readonly canUndo = computed(() => this.past().length > 0);
@@ -33,6 +67,7 @@ export class DesignSession {
     const elsewhere = new BroadcastChannel('aurantia designs');
     elsewhere.onmessage = ({ data }: MessageEvent<{ id: string; revision: number }>) => this.changedElsewhere(data);
     inject(DestroyRef).onDestroy(() => elsewhere.close());
+    this.layOutElsewhere();
     this.saving.kept$.subscribe((kept) => elsewhere.postMessage({ id: kept.document.id, revision: kept.revision }));
   }
 
@@ -48,20 +83,38 @@ export class DesignSession {
 
   /**
    * Takes a change if the design stays sound, else leaves the last good one.
+   * @param gesture changes of one name in a row are one step back: a drag, a key held down
    * @returns the sentence to show beside the field, or null when it was taken
    */
-  change(edit: (design: Design) => Design): string | null {
+  change(edit: (design: Design) => Design, gesture: string | null = null): string | null {
     const before = this.document();
     if (!before) return null;
     const after = edit(before);
     if (after === before) return null;
     const read = designSchema.safeParse(after);
     if (!read.success) return faultsOf(read.error)[0]?.sentence ?? 'This can’t be kept.';
+    const unclear = this.unclear(before, after);
+    if (unclear) return unclear;
+    const goesOn = gesture !== null && gesture === this.gesture;
+    this.gesture = gesture;
+    if (goesOn) {
+      this.document.set(after);
+      return null;
+    }
     // The edited object, not the parsed copy, so that unchanged parts stay the same objects.
     this.past.set([...this.past().slice(-99), before]);
     this.future.set([]);
     this.take(after);
+    this.gesture = gesture;
     return null;
+  }
+
+  /** A drag or a held key ended: what it came to is kept. */
+  endGesture(): void {
+    const document = this.document();
+    if (this.gesture === null || !document) return;
+    this.gesture = null;
+    this.saving.offer(document);
   }
 
   fix(fix: Fix): void {
@@ -138,7 +191,37 @@ export class DesignSession {
     this.saving.offer(draft.document, draft.parent);
   }
 
+  /** Areas that can't be told apart are refused like any other fault; long layouts are tried by the worker. */
+  private unclear(before: Design, after: Design): string | null {
+    if (sameLayout(before, after) || isLong(after) || !this.memory.loaded()) return null;
+    try {
+      planOf(after, this.memory.workshop());
+      return null;
+    } catch (error) {
+      if (error instanceof UnclearRegionError) return error.message;
+      throw error;
+    }
+  }
+
+  private layOutElsewhere(): void {
+    let wish: Subscription | null = null;
+    effect(() => {
+      const design = this.document();
+      if (!design || !this.behind()) return;
+      wish?.unsubscribe();
+      wish = this.layouts.layout(design.cup, design.areas).subscribe({
+        next: (layout) => this.laidOut.set({ design, layout }),
+        error: (error: unknown) => {
+          this.notices.failed(error);
+          if (this.canUndo()) this.undo();
+        },
+      });
+    });
+    inject(DestroyRef).onDestroy(() => wish?.unsubscribe());
+  }
+
   private take(document: Design): void {
+    this.gesture = null;
     this.document.set(document);
     this.saving.offer(document);
   }
@@ -153,3 +236,7 @@ export class DesignSession {
     });
   }
 }
+
+const isLong = (design: Design): boolean => layoutWeight(design.areas) > LONG_WORK;
+
+const sameLayout = (one: Design, other: Design): boolean => one.cup === other.cup && one.areas === other.areas;

@@ -1,7 +1,7 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, viewChild } from '@angular/core';
 import { Title } from '@angular/platform-browser';
 import { Router, RouterLink } from '@angular/router';
-import { areaText, amountText, countText, designSchema, faultsOf, tallyOf, thicknessText } from '@aurantia/core';
+import { areaHandles, areaText, amountText, countText, designNameSchema, faultsOf, tallyOf, thicknessText } from '@aurantia/core';
 import { format } from 'date-fns';
 import { CupView } from '../parts/cup-view/cup-view';
 import { WorkshopMemory } from '../services/workshop';
@@ -32,6 +32,13 @@ export class Workspace {
   readonly stage = input.required<string>();
 
   protected readonly chosenArea = signal<string | null>(null);
+  protected readonly areasStage = viewChild(AreasStage);
+  /** only where areas are laid out can they be taken hold of */
+  protected readonly handles = computed(() => {
+    const document = this.session.document();
+    const area = document?.areas.find(({ id }) => id === this.chosenArea());
+    return this.stage() === 'areas' && document && area ? areaHandles(area, document.cup) : [];
+  });
   protected readonly nameWrong = signal<string | null>(null);
   protected readonly rail = computed(() => {
     const plan = this.session.plan();
@@ -114,7 +121,7 @@ export class Workspace {
 
   protected rename(field: HTMLInputElement): void {
     const name = field.value.trim();
-    const read = designSchema.shape.name.safeParse(name);
+    const read = designNameSchema.safeParse(name);
     this.nameWrong.set(read.success ? null : (faultsOf(read.error)[0]?.sentence ?? null));
     if (read.success) this.session.change((design) => (design.name === name ? design : { ...design, name }));
   }

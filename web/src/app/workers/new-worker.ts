@@ -1,2 +1,7 @@
-/** The worker that drops flakes; apart, so that the bundler sees its address as it wants it. */
+/* The workers, apart, so that the bundler sees their addresses as it wants them. */
+
+/** Drops flakes. */
 export const newFlakeWorker = (): Worker => new Worker(new URL('./flakes.worker', import.meta.url), { type: 'module' });
+
+/** Splits a cup into its areas. */
+export const newLayoutWorker = (): Worker => new Worker(new URL('./layout.worker', import.meta.url), { type: 'module' });

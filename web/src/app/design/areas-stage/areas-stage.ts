@@ -1,25 +1,48 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, model, signal } from '@angular/core';
 import {
+  areaKinds,
+  circumferenceAt,
   coatedHeight,
+  countText,
+  cupKinds,
   lengthText,
+  outlineName,
+  snapLines,
+  snapTo,
+  spanText,
   withArea,
+  withAreaChanged,
+  withAreaOrder,
+  withAreaTwice,
   withBandsEven,
+  withHandleMoved,
   withoutArea,
+  withSections,
+  withSectionsEqual,
   type Area,
   type AreaId,
+  type AreaKindName,
   type Design,
   type Plan,
+  type WallPlace,
 } from '@aurantia/core';
 import { v7 } from 'uuid';
-import { NumberField } from '../../parts/fields/number-field';
-import { AreaPipe, SpanPipe } from '../../parts/fields/unit-pipes';
+import { AreaPipe } from '../../parts/fields/unit-pipes';
 import { WorkshopMemory } from '../../services/workshop';
+import { FindingNote } from '../finding-note/finding-note';
 import { DesignSession } from '../session';
+import { AreaForm } from './area-form/area-form';
+import { SectionsTool, type SectionsAsked } from './sections-tool/sections-tool';
+import { TemplatesPane } from './templates-pane/templates-pane';
+import { WrapView } from './wrap-view/wrap-view';
 
-/** Splits the wall into bands, later ones lying on earlier. */
+/** How near a line takes a dragged edge to itself, mm along the wall. */
+const SNAP = 2.5;
+
+/** Splits the cup: the wall laid flat in the middle, the areas in the order they are laid at the right. */
 @Component({
   selector: 'au-areas-stage',
-  imports: [NumberField, AreaPipe, SpanPipe],
+  imports: [AreaPipe, AreaForm, FindingNote, SectionsTool, TemplatesPane, WrapView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './areas-stage.html',
   styleUrl: './areas-stage.scss',
@@ -31,55 +54,78 @@ export class AreasStage {
   readonly plan = input.required<Plan>();
   readonly chosen = model<string | null>(null);
 
-  protected readonly even = signal(3);
-  protected readonly refused = signal<{ id: string; field: string; sentence: string } | null>(null);
-  protected readonly top = computed(() => coatedHeight(this.design().cup));
-  protected readonly topText = computed(() => lengthText(this.top(), this.memory.units()));
-  protected readonly hasBase = computed(() => this.design().areas.some((area) => area.kind === 'base'));
+  protected readonly templates = signal(false);
+  protected readonly sectioning = signal(false);
+  protected readonly snapped = signal('');
+  protected readonly behind = this.session.behind;
+  protected readonly refused = signal<{ id: string; sentence: string } | null>(null);
+  protected readonly topText = computed(() => lengthText(coatedHeight(this.design().cup), this.memory.units()));
+  protected readonly kinds = computed(() => {
+    const has = (kind: AreaKindName) => this.design().areas.some((area) => area.kind === kind);
+    const { cup } = this.design();
+    return (['band', 'wedge', 'spiral', 'wave', 'window', 'scatter', 'base', 'grip'] as const)
+      .filter((kind) => kind !== 'base' || (cupKinds[cup.shape].underside && !has('base')))
+      .filter((kind) => kind !== 'grip' || (cup.handle !== null && !has('grip')))
+      .map((kind) => ({ kind, name: areaKinds[kind].name, explains: areaKinds[kind].explains }));
+  });
   protected readonly rows = computed(() =>
-    this.design().areas.map((area, index) => ({
+    this.design().areas.map((area) => ({
       area,
-      planned: this.plan().areas.areas[index],
-      colour: this.plan().finished[area.id],
+      // While a long layout is worked out the plan is still the one before: a new area isn't in it yet.
+      planned: this.plan().areas.areas.find(({ id }) => id === area.id) ?? null,
+      colour: this.plan().finished[area.id] ?? '#ffffff',
+      line: this.lineOf(area),
     })),
   );
-  /** the wall as a strip, foot at the bottom, shares of the whole height */
-  protected readonly strip = computed(() => {
-    const { height } = this.plan().surface;
-    return this.plan().areas.areas.flatMap((area) =>
-      area.spans.map(({ from, to }) => ({
-        id: area.id,
-        name: area.name,
-        colour: this.plan().finished[area.id],
-        bottom: (from / height) * 100,
-        tall: ((to - from) / height) * 100,
-      })),
-    );
-  });
+  protected readonly sections = computed(() => this.design().areas.filter(({ kind }) => kind === 'wedge').length);
+  protected readonly findings = computed(() => this.plan().findings.filter(({ area }) => area !== null));
+  protected readonly map = computed(() => this.design().cup.stations.length > 2);
 
-  protected why(id: string, field: string): string | null {
+  protected set(id: AreaId, change: Partial<Area>): void {
+    const sentence = this.session.change((design) => withAreaChanged(design, id, (area) => ({ ...area, ...change }) as Area));
+    this.refused.set(sentence ? { id, sentence } : null);
+  }
+
+  protected why(id: string): string | null {
     const refused = this.refused();
-    return refused?.id === id && refused.field === field ? refused.sentence : null;
+    return refused?.id === id ? refused.sentence : null;
   }
 
-  protected set(id: AreaId, field: string, change: Partial<Area>): void {
-    const sentence = this.session.change((design) => ({
-      ...design,
-      areas: design.areas.map((area) => (area.id === id ? ({ ...area, ...change } as Area) : area)),
-    }));
-    this.refused.set(sentence ? { id, field, sentence } : null);
-  }
-
-  protected add(kind: 'band' | 'base'): void {
+  protected add(kind: AreaKindName): void {
     const id = v7() as AreaId;
-    this.session.change((design) => withArea(design, id, kind));
-    this.chosen.set(id);
+    const sentence = this.session.change((design) => withArea(design, id, kind));
+    this.refused.set(sentence ? { id: '', sentence } : null);
+    if (!sentence) this.chosen.set(id);
   }
 
-  protected split(): void {
-    const ids = Array.from({ length: this.even() }, () => v7() as AreaId);
+  protected splitInTwo(): void {
+    const ids = [v7() as AreaId, v7() as AreaId];
     this.session.change((design) => withBandsEven(design, ids));
     this.chosen.set(ids[0]);
+  }
+
+  protected layBands(count: number): void {
+    const ids = Array.from({ length: count }, () => v7() as AreaId);
+    this.session.change((design) => withBandsEven(design, ids));
+    this.chosen.set(ids.at(0) ?? null);
+  }
+
+  protected laySections({ count, width, lean }: SectionsAsked): void {
+    const ids = Array.from({ length: count }, () => v7() as AreaId);
+    const sentence = this.session.change((design) => withSections(design, { ids, width, lean, start: 0 }));
+    this.refused.set(sentence ? { id: '', sentence } : null);
+    if (!sentence) this.chosen.set(ids[0]);
+  }
+
+  protected makeEqual(): void {
+    this.session.change(withSectionsEqual);
+  }
+
+  protected twice(id: AreaId): void {
+    const copy = v7() as AreaId;
+    const sentence = this.session.change((design) => withAreaTwice(design, id, copy));
+    this.refused.set(sentence ? { id, sentence } : null);
+    if (!sentence) this.chosen.set(copy);
   }
 
   protected remove(id: AreaId): void {
@@ -87,11 +133,67 @@ export class AreasStage {
   }
 
   protected move(index: number, by: 1 | -1): void {
-    this.session.change((design) => {
-      const areas = [...design.areas];
-      const [area] = areas.splice(index, 1);
-      areas.splice(index + by, 0, area);
-      return { ...design, areas };
-    });
+    this.session.change((design) => withAreaOrder(design, index, index + by));
+  }
+
+  protected key(event: KeyboardEvent, index: number): void {
+    if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return;
+    event.preventDefault();
+    this.move(index, event.key === 'ArrowUp' ? -1 : 1);
+  }
+
+  /** A handle was dragged or stepped: taken to a sensible line that is near, if by the pointer. */
+  handleMoved({ key, place, byKey }: { key: string; place: WallPlace; byKey: boolean }): void {
+    const id = this.chosen() as AreaId | null;
+    if (id === null) return;
+    const to = byKey ? place : this.onLines(id, place);
+    const sentence = this.session.change((design) => withHandleMoved(design, id, key, to), `${id} ${key}`);
+    this.refused.set(sentence ? { id, sentence } : null);
+  }
+
+  handleDone(): void {
+    this.snapped.set('');
+    this.session.endGesture();
+  }
+
+  private onLines(id: AreaId, place: WallPlace): WallPlace {
+    const design = this.design();
+    const lines = snapLines(design, id);
+    const height = snapTo(place.height, lines.heights, SNAP);
+    const tape = circumferenceAt(design.cup.stations, Math.min(this.plan().surface.height, Math.max(0, place.height)));
+    const angle = snapTo(((place.angle % 360) + 360) % 360, lines.angles, (SNAP * 360) / tape);
+    this.snapped.set([height?.says, angle?.says].filter((says) => says !== undefined).join(', '));
+    return { height: height?.at ?? Math.round(place.height * 2) / 2, angle: angle?.at ?? Math.round(place.angle * 2) / 2 };
+  }
+
+  /** What an area is, in a line under its name. */
+  private lineOf(area: Area): string {
+    const units = this.memory.units();
+    const planned = this.plan().areas.areas.find(({ id }) => id === area.id);
+    const marks = [area.masked ? 'masked' : '', area.locked ? 'locked' : ''].filter((mark) => mark !== '');
+    const wide = planned ? spanText(planned.lowerWidth ?? 0, planned.upperWidth ?? 0, units) : '';
+    const says = () => {
+      switch (area.kind) {
+        case 'band':
+          return planned && planned.from !== null && planned.to !== null
+            ? `band, ${spanText(planned.from, planned.to, units)} up`
+            : 'band';
+        case 'wedge':
+          return `section, ${wide} wide`;
+        case 'spiral':
+          return `${countText(area.stripes, 'stripe')}, ${lengthText(area.width, units)} wide`;
+        case 'wave':
+          return `${countText(area.waves, 'wave')}, ${lengthText(area.width, units)} wide`;
+        case 'window':
+          return `${outlineName(area.outline)}, ${lengthText(area.width, units)} wide`;
+        case 'scatter':
+          return `${planned?.motifs?.placed ?? area.count} × ${outlineName(area.outline)}, ${lengthText(area.width, units)}`;
+        case 'base':
+          return 'the disc under the cup';
+        case 'grip':
+          return 'the outside of the handle';
+      }
+    };
+    return [says(), ...marks].join(', ');
   }
 }

@@ -2,9 +2,10 @@ import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, outp
 import {
   cupMaterials,
   cupSchema,
+  cupKinds,
   cupShapes,
   faultsOf,
-  measuringSheet,
+  measuringSteps,
   stationsForShape,
   withAnotherStation,
   withReading,
@@ -15,19 +16,6 @@ import {
 } from '@aurantia/core';
 import { NumberField } from '../fields/number-field';
 import { Pick } from '../fields/pick';
-
-const shapeWords: Record<CupShape, string> = {
-  straight: 'Straight',
-  tapered: 'Tapered',
-  'two-part': 'Narrow foot',
-  curved: 'Plump',
-};
-const shapeHints: Record<CupShape, string> = {
-  straight: 'One tape reading and the height.',
-  tapered: 'Lay the tape round the foot and round the rim.',
-  'two-part': 'Foot, the bend where the wall changes, and rim.',
-  curved: 'Foot, rim, and up to four readings between; put them where the wall bends most.',
-};
 
 /** The measuring sheet: what the tape reads at two to six heights. A faulty reading gets its sentence; the cup stays. */
 @Component({
@@ -43,17 +31,17 @@ export class CupSheet {
   readonly refused = input<string | null>(null);
   readonly cupChange = output<Cup>();
 
-  protected readonly shapes = cupShapes.map((shape) => ({ shape, name: shapeWords[shape] }));
+  protected readonly shapes = cupShapes.map((shape) => ({ shape, name: cupKinds[shape].name }));
   protected readonly materials = cupMaterials.map((material) => ({ value: material, name: material }));
   protected readonly draft = linkedSignal(this.cup);
-  protected readonly hint = computed(() => shapeHints[this.draft().shape]);
+  protected readonly hint = computed(() => cupKinds[this.draft().shape].hint);
   protected readonly faults = computed<readonly Fault[]>(() => {
     const read = cupSchema.safeParse(this.draft());
     return read.success ? [] : faultsOf(read.error);
   });
   protected readonly rows = computed(() => {
     const { shape, stations } = this.draft();
-    const names = measuringSheet(shape, stations.length);
+    const names = measuringSteps(shape, stations.length).map((step) => step.name);
     return stations.map((station, index) => ({
       ...station,
       index,
@@ -62,7 +50,7 @@ export class CupSheet {
     }));
   });
   protected readonly canAdd = computed(
-    () => ['two-part', 'curved'].includes(this.draft().shape) && this.draft().stations.length < 6 && this.faults().length === 0,
+    () => this.draft().stations.length < cupKinds[this.draft().shape].most && this.faults().length === 0,
   );
 
   protected why(path: string): string | null {

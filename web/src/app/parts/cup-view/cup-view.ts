@@ -8,17 +8,30 @@ import {
   ElementRef,
   inject,
   input,
+  output,
   signal,
+  untracked,
   viewChild,
 } from '@angular/core';
-import { fieldPlanOf, type Cup, type FlakeField, type Plan } from '@aurantia/core';
+import {
+  fieldPlanOf,
+  middleOf,
+  type AreaHandle,
+  type Cup,
+  type FlakeField,
+  type Plan,
+  type Region,
+  type WallPlace,
+} from '@aurantia/core';
 import type { Subscription } from 'rxjs';
 import { Flakes } from '../../services/flakes';
 import { Notices } from '../../services/notices';
 import { WorkshopMemory } from '../../services/workshop';
 import type { LatheCup } from './lathe-cup';
+import { AreaHandleDirective } from '../area-handle/area-handle';
+import { linesSeen, placeSeenAt, seenAt } from './cup-lines';
 import { paintCup } from './paint-cup';
-import { LOOK_DOWN, radiusAt, rowOf, stanceIn, topOf, type Stance } from './projection';
+import { radiusAt, rowOf, stanceIn, topOf, type Stance } from './projection';
 import { ticksUpTo } from './ruler';
 
 const RULER = 58;
@@ -26,6 +39,7 @@ const RULER = 58;
 /** The cup, large and turning, with a ruler and the edges of its areas. */
 @Component({
   selector: 'au-cup-view',
+  imports: [AreaHandleDirective],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cup-view.html',
   styleUrl: './cup-view.scss',
@@ -38,6 +52,10 @@ export class CupView {
   readonly plan = input.required<Plan>();
   readonly cup = input.required<Cup>();
   readonly chosen = input<string | null>(null);
+  /** points of the chosen area that can be dragged here too */
+  readonly handles = input<readonly AreaHandle[]>([]);
+  readonly moved = output<{ readonly key: string; readonly place: WallPlace; readonly byKey: boolean }>();
+  readonly done = output();
 
   private readonly canvas = viewChild.required<ElementRef<HTMLCanvasElement>>('canvas');
   protected readonly size = signal({ width: 0, height: 0 });
@@ -49,6 +67,7 @@ export class CupView {
   private lathe: LatheCup | null = null;
   private wish: Subscription | null = null;
   private drag: number | null = null;
+  private turning = 0;
 
   private readonly dots = Math.min(2, window.devicePixelRatio || 1);
   protected readonly stance = computed<Stance>(() => {
@@ -63,27 +82,31 @@ export class CupView {
     return ticksUpTo(this.plan().surface.height, units).map((tick) => ({ ...tick, y: rowOf(this.stance(), tick.mm) }));
   });
   protected readonly rulerUnit = computed(() => (this.memory.units().length === 'mm' ? 'mm' : 'in'));
+  /** edges of all areas, faint, and of the chosen one; hundreds of motifs would only be a thicket of lines */
   protected readonly edges = computed(() => {
     const { stations } = this.cup();
-    const heights = new Set(this.plan().areas.areas.flatMap((area) => area.spans.flatMap(({ from, to }) => [from, to])));
-    const stance = this.stance();
-    return [...heights]
-      .filter((mm) => mm > 0 && mm < topOf(stations))
-      .map((mm) => {
-        const reach = radiusAt(stations, mm) * stance.scale + 14;
-        const r = radiusAt(stations, mm) * stance.scale;
-        const y = rowOf(stance, mm);
-        // along the wall that faces you, then out to both sides
-        return {
-          mm,
-          line: `M ${stance.axis - reach} ${y} H ${stance.axis - r} A ${r} ${r * Math.sin(LOOK_DOWN)} 0 0 0 ${stance.axis + r} ${y} H ${stance.axis + reach}`,
-        };
-      });
+    const areas = this.plan().areas.areas;
+    const regions = areas.filter(({ region, id }) => region.length < 60 && id !== this.chosen()).map(({ region }) => region);
+    const chosen = areas.find(({ id }) => id === this.chosen());
+    const seen = (region: Region) => linesSeen(region, stations, this.stance(), this.turn());
+    return { all: regions.map(seen).join(''), chosen: chosen ? seen(chosen.own) : '' };
   });
   protected readonly brackets = computed(() => {
     const area = this.plan().areas.areas.find(({ id }) => id === this.chosen());
-    return (area?.spans ?? []).map(({ from, to }) => ({ top: rowOf(this.stance(), to), bottom: rowOf(this.stance(), from) }));
+    return area && area.from !== null && area.to !== null
+      ? [{ top: rowOf(this.stance(), area.to), bottom: rowOf(this.stance(), area.from) }]
+      : [];
   });
+  protected readonly knobs = computed(() =>
+    this.handles()
+      .map((handle) => ({ handle, ...seenAt(handle.angle, handle.height, this.cup().stations, this.stance(), this.turn()) }))
+      .filter(({ near }) => near),
+  );
+  protected readonly wallAt = (clientX: number, clientY: number): WallPlace | null => {
+    const box = this.host.nativeElement.getBoundingClientRect();
+    return placeSeenAt(clientX - box.left, clientY - box.top, this.cup().stations, this.stance(), this.turn());
+  };
+  protected readonly top = computed(() => topOf(this.cup().stations));
   protected readonly spoken = computed(() => {
     const names = this.plan()
       .areas.areas.map((area) => area.name)
@@ -99,6 +122,7 @@ export class CupView {
     watch.observe(this.host.nativeElement);
     inject(DestroyRef).onDestroy(() => {
       watch.disconnect();
+      cancelAnimationFrame(this.turning);
       this.wish?.unsubscribe();
       this.lathe?.dispose();
     });
@@ -113,6 +137,28 @@ export class CupView {
       if (field && this.way() === 'solid') this.lathe?.wrap(field);
     });
     effect(() => this.draw());
+    effect(() => this.turnTo(this.chosen()));
+  }
+
+  /** Brings the middle of a newly chosen area to the front; a drag of it turns nothing. */
+  private turnTo(chosen: string | null): void {
+    const middle = untracked(() => middleOf(this.plan().areas.areas.find(({ id }) => id === chosen)?.region ?? []));
+    if (!middle) return;
+    const from = untracked(this.turn);
+    const wanted = ((180 - middle.angle) * Math.PI) / 180;
+    const way = ((((wanted - from + Math.PI) % (2 * Math.PI)) + 2 * Math.PI) % (2 * Math.PI)) - Math.PI;
+    cancelAnimationFrame(this.turning);
+    if (window.matchMedia('(prefers-reduced-motion: reduce)').matches) {
+      this.turn.set(from + way);
+      return;
+    }
+    const begun = performance.now();
+    const step = (now: number) => {
+      const share = Math.min(1, Math.max(0, (now - begun) / 350));
+      this.turn.set(from + way * (1 - (1 - share) ** 3));
+      if (share < 1) this.turning = requestAnimationFrame(step);
+    };
+    this.turning = requestAnimationFrame(step);
   }
 
   protected key(event: KeyboardEvent): void {
@@ -123,6 +169,7 @@ export class CupView {
   }
 
   protected grab(event: PointerEvent): void {
+    cancelAnimationFrame(this.turning);
     this.drag = event.clientX;
     this.canvas().nativeElement.setPointerCapture(event.pointerId);
   }

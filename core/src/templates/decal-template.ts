@@ -1,0 +1,36 @@
+import { decalFit, type Decal, type FlatPoint, type Station } from '../vessel';
+import { mark, sheetAround, type Template, type TemplateLine } from './template';
+
+/** A flat decal with its middle lines, and slits where the wall makes it need them. */
+export function decalTemplate(name: string, decal: Decal, stations: readonly Station[]): Template {
+  const fit = decalFit(stations, decal);
+  const { width, height } = decal;
+  const corners: FlatPoint[] = [
+    [0, 0],
+    [width, 0],
+    [width, height],
+    [0, height],
+    [0, 0],
+  ];
+  const sides = fit.slits / 2;
+  const slits = Array.from({ length: sides }, (_, i): readonly TemplateLine[] => {
+    const x = (width * (i + 1)) / (sides + 1);
+    const cut = (from: FlatPoint, to: FlatPoint): TemplateLine => ({ role: 'cut', points: [from, to], closed: false });
+    return [cut([x, 0], [x, fit.slitDepth]), cut([x, height], [x, height - fit.slitDepth])];
+  }).flat();
+  return {
+    title: `${name}, decal`,
+    says: [
+      `It wraps ${fit.wrap.toFixed(0)}° of the cup. Its centre lies ${fit.centreFromSeam.toFixed(1)} mm from the seam by the tape, ${decal.centre} mm above the foot.`,
+      ...fit.says,
+    ],
+    sheets: [
+      sheetAround(name, [
+        { role: 'cut', points: corners, closed: true },
+        ...slits,
+        mark([width / 2, 0], [width / 2, height]),
+        mark([0, height / 2], [width, height / 2]),
+      ]),
+    ],
+  };
+}

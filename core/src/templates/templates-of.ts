@@ -1,0 +1,178 @@
+import { type Area, type AreaOf } from '../areas';
+import type { Design } from '../design';
+import { outlineName, shapeOf } from '../motif';
+import type { Plan, PlannedArea } from '../plan';
+import { coatedHeight, cupKinds, type Decal } from '../vessel';
+import { baseTemplate } from './base-template';
+import { decalTemplate } from './decal-template';
+import { flatPieces, wholeOutlines } from './flat-pieces';
+import { FILM_HOLD, outlineFilm } from './outline-film';
+import { edgeTemplate, marksTemplate, stripTemplate } from './strip-template';
+import { sheetAround, type Template, type TemplateLine, type TemplateSheet, type TemplateWishes } from './template';
+
+/** A template that can be had of a design, before it is drawn. */
+export interface TemplateOffer {
+  readonly id: string;
+  readonly title: string;
+  /** what it is good for */
+  readonly use: string;
+  draw(wishes: TemplateWishes): Template;
+}
+
+/** Every template a design has to offer, the whole wrap first. */
+export function templatesOf(design: Design, plan: Plan): readonly TemplateOffer[] {
+  const { cup } = design;
+  const areas = design.areas.flatMap((area) => {
+    const planned = plan.areas.areas.find(({ id }) => id === area.id);
+    return planned && planned.own.length > 0 ? areaOffers(area, planned, design) : [];
+  });
+  const sections = design.areas.filter((area): area is AreaOf<'wedge'> => area.kind === 'wedge');
+  const turn = (angle: number) => ((angle % 360) + 360) % 360;
+  const lines = {
+    foot: [...new Set(sections.flatMap(({ from, width }) => [turn(from), turn(from + width)]))],
+    rim: [...new Set(sections.flatMap(({ from, width, lean }) => [turn(from + lean), turn(from + width + lean)]))],
+  };
+  return [
+    ...(areas.length > 0
+      ? [
+          {
+            id: 'wrap',
+            title: 'The whole wrap',
+            use: 'every area’s outline on the wall as it is',
+            draw: () => wrapTemplate(plan, design),
+          },
+        ]
+      : []),
+    ...areas,
+    ...(sections.length > 0
+      ? [
+          {
+            id: 'marks',
+            title: 'Marks for the sections',
+            use: 'ticks for foot and rim',
+            draw: () => marksTemplate(lines, cup, coatedHeight(cup)),
+          },
+        ]
+      : []),
+    ...(cupKinds[cup.shape].underside
+      ? [{ id: 'base', title: 'Base disc', use: 'fold lines find the centre', draw: () => baseTemplate(cup) }]
+      : []),
+    ...design.coats.flatMap((coat): readonly TemplateOffer[] =>
+      coat.kind === 'decal'
+        ? [
+            {
+              id: `decal ${coat.id}`,
+              title: `${coat.name}, decal`,
+              use: 'true size, with slits where it needs them',
+              draw: () => decalTemplate(coat.name, coat satisfies Decal, cup.stations),
+            },
+          ]
+        : [],
+    ),
+  ];
+}
+
+function areaOffers(area: Area, planned: PlannedArea, design: Design): readonly TemplateOffer[] {
+  const { cup } = design;
+  const outline: TemplateOffer = {
+    id: `area ${area.id}`,
+    title: `${area.name}, outline`,
+    use: area.kind === 'window' ? 'the flat motif' : 'its own shape, to cut a mask from',
+    draw: () => outlineTemplate(area, planned, design),
+  };
+  const film: TemplateOffer = {
+    id: `film ${area.id}`,
+    title: `${area.name}, outline film`,
+    use: 'a thin film over the gap round it',
+    draw: ({ gap }) => filmTemplate(area, outlineTemplate(area, planned, design), gap),
+  };
+  if (area.kind !== 'band') return [outline, film];
+  return [
+    outline,
+    {
+      id: `strip ${area.id}`,
+      title: `${area.name}, strip`,
+      use: 'laid round the cup, ends overlapping',
+      draw: (wishes) => stripTemplate(area, cup, wishes),
+    },
+    ...(['lower', 'upper'] as const)
+      .filter((side) => area[side].teeth !== null)
+      .map((side) => ({
+        id: `${side} ${area.id}`,
+        title: `${area.name}, ${side} edge`,
+        use: 'its teeth, to tape along',
+        draw: (wishes: TemplateWishes) => edgeTemplate(area, side, cup, wishes),
+      })),
+    film,
+  ];
+}
+
+function wrapTemplate(plan: Plan, design: Design): Template {
+  const { stations } = design.cup;
+  const parts = plan.areas.areas.map(({ region }) => flatPieces(region, stations));
+  const numbers = [...new Set(parts.flat().map(({ number }) => number))].sort((a, b) => a - b);
+  return {
+    title: 'The whole wrap',
+    says: [
+      numbers.length > 1
+        ? 'The wall bends, so it comes piece by piece; join them at the ticks with the same letters.'
+        : 'Both sides are the seam.',
+    ],
+    sheets: numbers.map((number) => {
+      const here = parts.flat().filter((piece) => piece.number === number);
+      const title = here[0].of === 1 ? 'The whole wrap' : `The whole wrap, part ${number} of ${here[0].of}`;
+      return sheetAround(
+        title,
+        here.flatMap(({ lines }) => lines),
+        here[0].words,
+      );
+    }),
+  };
+}
+
+function outlineTemplate(area: Area, planned: PlannedArea, design: Design): Template {
+  const title = `${area.name}, outline`;
+  if (area.kind === 'window')
+    return { title, says: [`Laid at ${area.angle}° from the seam; turn it as planned.`], sheets: [motifSheet(area.name, area)] };
+  const pieces = flatPieces(wholeOutlines(planned.own), design.cup.stations);
+  const sheets = pieces.map((piece): TemplateSheet =>
+    sheetAround(piece.of === 1 ? area.name : `${area.name}, part ${piece.number} of ${piece.of}`, piece.lines, piece.words),
+  );
+  if (area.kind !== 'scatter') return { title, says: [], sheets };
+  return {
+    title,
+    says: [
+      `The first sheet is one ${outlineName(area.outline)} alone; the others show where each of the ${planned.motifs?.placed ?? 0} lies.`,
+    ],
+    sheets: [motifSheet(`One ${outlineName(area.outline)}`, area), ...sheets],
+  };
+}
+
+function motifSheet(title: string, area: AreaOf<'window'> | AreaOf<'scatter'>): TemplateSheet {
+  const lines = shapeOf(area.outline).flatMap((polygon) =>
+    polygon.map((ring): TemplateLine => ({
+      role: 'cut',
+      points: ring.map(([x, y]) => [x * area.width, -y * area.width] as const),
+      closed: true,
+    })),
+  );
+  return sheetAround(title, lines);
+}
+
+const filmTemplate = (area: Area, outline: Template, gap: number): Template => ({
+  title: `${area.name}, outline film`,
+  says: [
+    `Reaches ${(gap + FILM_HOLD).toFixed(1)} mm out, the gap of ${gap} mm and ${FILM_HOLD} mm more, and ${FILM_HOLD} mm in.`,
+  ],
+  sheets: outline.sheets.map((sheet) =>
+    sheetAround(
+      sheet.title,
+      outlineFilm(
+        sheet.lines.filter(({ closed }) => closed),
+        gap,
+      ),
+      [],
+      3,
+    ),
+  ),
+});

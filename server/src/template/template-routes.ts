@@ -1,0 +1,67 @@
+import { planOf, templatePages, templatesOf, templateSvg, usualWishes, type Template } from '@aurantia/core';
+import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
+import * as z from 'zod';
+import { ProblemError } from '../http/problem';
+import type { Memory } from '../memory';
+import { templatePdf } from './template-pdf';
+
+const byId = z.object({ id: z.string().max(64) });
+const wishes = z.object({
+  what: z.string().max(140),
+  gap: z.coerce
+    .number()
+    .min(0, 'A gap can’t be negative.')
+    .max(20, 'A gap of over 20 mm wants an area of its own.')
+    .default(usualWishes.gap),
+  overlap: z.coerce
+    .number()
+    .min(0, 'An overlap can’t be negative.')
+    .max(40, 'An overlap is at most 40 mm.')
+    .default(usualWishes.overlap),
+  straight: z.enum(['true', 'false']).default('false'),
+});
+
+/** Templates of a design, for a cutter as SVG and for paper as PDF. */
+export const templateRoutes: FastifyPluginAsyncZod<Memory> = async (app, { designs, shelf, workshop }) => {
+  async function drawn(id: string, query: z.infer<typeof wishes>): Promise<{ template: Template; paper: 'A4' | 'Letter' }> {
+    const { document } = await designs.newest(id);
+    const settings = await workshop.settings();
+    const plan = planOf(document, { settings, shelf: [...(await shelf.all())] });
+    const offer = templatesOf(document, plan).find((one) => one.id === query.what);
+    if (!offer)
+      throw new ProblemError(
+        404,
+        'No such template',
+        'This design has no such template any more. Go back to its templates and choose one.',
+      );
+    return { template: offer.draw({ ...query, straight: query.straight === 'true' }), paper: settings.paper };
+  }
+
+  app.get('/:id/template.svg', { schema: { params: byId, querystring: wishes } }, async (request, reply) => {
+    const { template } = await drawn(request.params.id, request.query);
+    return reply
+      .type('image/svg+xml')
+      .header('content-disposition', `attachment; filename="${fileName(template.title)}.svg"`)
+      .send(templateSvg(template));
+  });
+
+  app.get(
+    '/:id/template.pdf',
+    { schema: { params: byId, querystring: wishes.extend({ paper: z.enum(['A4', 'Letter']).optional() }) } },
+    async (request, reply) => {
+      const { template, paper } = await drawn(request.params.id, request.query);
+      const pdf = await templatePdf(template.title, templatePages(template, request.query.paper ?? paper));
+      return reply
+        .type('application/pdf')
+        .header('content-disposition', `inline; filename="${fileName(template.title)}.pdf"`)
+        .send(pdf);
+    },
+  );
+};
+
+const fileName = (title: string): string =>
+  title
+    .normalize('NFKD')
+    .replace(/[^a-z0-9]+/gi, '-')
+    .replace(/^-|-$/g, '')
+    .toLowerCase() || 'template';

@@ -1,0 +1,104 @@
+import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
+import { outlineFromSvg, outlineName, plainOutlines, shapeOf, type Outline, type PlainOutline } from '@aurantia/core';
+
+/** Which outline: one of the plain ones, or an SVG of one's own, of which only the closed lines are kept. */
+@Component({
+  selector: 'au-outline',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <span class="soft" id="outline-name">Outline</span>
+    <div class="row" role="group" aria-labelledby="outline-name">
+      @for (one of shown(); track one.name) {
+        <button
+          type="button"
+          class="plain"
+          [class.on]="one.on"
+          [attr.aria-pressed]="one.on"
+          [attr.aria-label]="one.name"
+          [title]="one.name"
+          (click)="outlineChange.emit(one.outline)"
+        >
+          <svg viewBox="-0.6 -0.85 1.2 1.7" aria-hidden="true"><path [attr.d]="one.path" fill-rule="evenodd" /></svg>
+        </button>
+      }
+      <label class="plain file">
+        SVG…
+        <input type="file" accept=".svg,image/svg+xml" (change)="bring($any($event.target))" />
+      </label>
+    </div>
+    @if (said(); as sentence) {
+      <p [class.wrong-note]="wrong()" [class.soft]="!wrong()" role="alert">{{ sentence }}</p>
+    }
+  `,
+  styles: `
+    .row {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 4px;
+      margin-top: 3px;
+    }
+    button {
+      padding: 3px;
+      width: 34px;
+      height: 38px;
+    }
+    svg {
+      width: 26px;
+      height: 30px;
+      fill: var(--plum);
+    }
+    .file {
+      display: inline-flex;
+      align-items: center;
+      height: 38px;
+      position: relative;
+      cursor: pointer;
+    }
+    .file input {
+      position: absolute;
+      inset: 0;
+      opacity: 0;
+      cursor: pointer;
+      width: 100%;
+    }
+    .file:focus-within {
+      outline: 2.5px solid var(--peel);
+      outline-offset: 2px;
+    }
+  `,
+})
+export class OutlineField {
+  readonly outline = input.required<Outline>();
+  readonly outlineChange = output<Outline>();
+  protected readonly said = signal<string | null>(null);
+  protected readonly wrong = signal(false);
+  protected readonly shown = computed(() => {
+    const now = this.outline();
+    const plain = plainOutlines.map((shape: PlainOutline): Outline => ({ shape }));
+    return (now.shape === 'own' ? [...plain, now] : plain).map((outline) => ({
+      outline,
+      name: outlineName(outline),
+      on: outlineName(outline) === outlineName(now),
+      path: shapeOf(outline)
+        .flat()
+        .map((ring) => `M${ring.map(([x, y]) => `${x.toFixed(3)} ${(-y).toFixed(3)}`).join('L')}Z`)
+        .join(''),
+    }));
+  });
+
+  protected async bring(field: HTMLInputElement): Promise<void> {
+    const file = field.files?.item(0);
+    field.value = '';
+    if (!file) return;
+    // What is far too large isn't even read.
+    const read =
+      file.size > 4_000_000 ? outlineFromSvg('x'.repeat(1_000_001), file.name) : outlineFromSvg(await file.text(), file.name);
+    this.wrong.set(!read.ok);
+    if (!read.ok) {
+      this.said.set(`${read.sentence} The outline stays as it was.`);
+      return;
+    }
+    this.said.set(read.leftOut.length > 0 ? `Only its outline was taken; left out: ${read.leftOut.join(', ')}.` : null);
+    this.outlineChange.emit(read.outline);
+  }
+}

@@ -1,0 +1,79 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
+import {
+  countText,
+  linePath,
+  templatePages,
+  templatesOf,
+  templateSvg,
+  usualWishes,
+  type Design,
+  type Plan,
+} from '@aurantia/core';
+import { NumberField } from '../../../parts/fields/number-field';
+import { LengthPipe } from '../../../parts/fields/unit-pipes';
+import { WorkshopMemory } from '../../../services/workshop';
+import { DecalPlanner } from './decal-planner';
+
+/** Every template of the design: what it looks like flat, what to know before cutting, and the files. */
+@Component({
+  selector: 'au-templates-pane',
+  imports: [NumberField, LengthPipe, DecalPlanner],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './templates-pane.html',
+  styleUrl: './templates-pane.scss',
+})
+export class TemplatesPane {
+  private readonly memory = inject(WorkshopMemory);
+  readonly design = input.required<Design>();
+  readonly plan = input.required<Plan>();
+
+  protected readonly gap = signal(usualWishes.gap);
+  protected readonly overlap = signal(usualWishes.overlap);
+  protected readonly straight = signal(false);
+  protected readonly offers = computed(() => templatesOf(this.design(), this.plan()));
+  private readonly picked = linkedSignal<string | null>(() => null);
+  protected readonly offer = computed(() => this.offers().find(({ id }) => id === this.picked()) ?? this.offers().at(0) ?? null);
+  private readonly wishes = computed(() => ({ gap: this.gap(), overlap: this.overlap(), straight: this.straight() }));
+  protected readonly template = computed(() => this.offer()?.draw(this.wishes()) ?? null);
+  protected readonly isFilm = computed(() => this.offer()?.id.startsWith('film ') ?? false);
+  protected readonly isStrip = computed(() => /^(strip|lower|upper) /.test(this.offer()?.id ?? ''));
+  protected readonly sheets = computed(() =>
+    (this.template()?.sheets ?? []).map((sheet, index) => ({
+      index,
+      title: sheet.title,
+      width: sheet.width,
+      height: sheet.height,
+      lines: sheet.lines.map((line) => ({ role: line.role, path: linePath(line) })),
+    })),
+  );
+  protected readonly paper = computed(() => this.memory.settings().paper);
+  protected readonly pages = computed(() => {
+    const template = this.template();
+    return template ? countText(templatePages(template, this.paper()).length, 'page') : '';
+  });
+  protected readonly pdf = computed(() => {
+    const wishes = this.wishes();
+    const query = new URLSearchParams({
+      what: this.offer()?.id ?? '',
+      gap: String(wishes.gap),
+      overlap: String(wishes.overlap),
+      straight: String(wishes.straight),
+    });
+    return `/api/designs/${encodeURIComponent(this.design().id)}/template.pdf?${query.toString()}`;
+  });
+
+  protected pick(id: string): void {
+    this.picked.set(id);
+  }
+
+  /** Straight from the plan on screen, so that it is of what is seen. */
+  protected saveSvg(): void {
+    const template = this.template();
+    if (!template) return;
+    const link = document.createElement('a');
+    link.href = URL.createObjectURL(new Blob([templateSvg(template)], { type: 'image/svg+xml' }));
+    link.download = `${this.design().name}, ${template.title}.svg`;
+    link.click();
+    URL.revokeObjectURL(link.href);
+  }
+}

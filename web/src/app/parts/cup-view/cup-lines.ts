@@ -1,0 +1,54 @@
+import { wallLines, type Region, type Station, type WallPlace } from '@aurantia/core';
+import { LOOK_DOWN, radiusAt, rowOf, topOf, type Stance } from './projection';
+
+/** Which way a place of the wall faces, radians: 0 straight at you. The middle of the wrap is the front of an unturned cup. */
+const facing = (angle: number, turn: number): number => ((angle - 180) * Math.PI) / 180 + turn;
+
+/** Where a place of the wall is seen, pixels, and whether the near side shows it. */
+export function seenAt(
+  angle: number,
+  height: number,
+  stations: readonly Station[],
+  stance: Stance,
+  turn: number,
+): { x: number; y: number; near: boolean } {
+  const face = facing(angle, turn);
+  const radius = radiusAt(stations, height) * stance.scale;
+  return {
+    x: stance.axis + radius * Math.sin(face),
+    y: rowOf(stance, height) + radius * Math.cos(face) * Math.sin(LOOK_DOWN),
+    near: Math.cos(face) > 0,
+  };
+}
+
+/** The place of the near wall that is seen at a point, pixels; null beside the cup. */
+export function placeSeenAt(x: number, y: number, stations: readonly Station[], stance: Stance, turn: number): WallPlace | null {
+  const across = (x - stance.axis) / stance.scale;
+  const level = (stance.ground - y) / stance.scale;
+  let height = level / Math.cos(LOOK_DOWN);
+  let front = 1;
+  // The near wall bulges towards the eye and so lies lower; a few rounds settle where.
+  for (let round = 0; round < 5; round += 1) {
+    const radius = radiusAt(stations, height);
+    front = Math.sqrt(Math.max(0, 1 - (across / radius) ** 2));
+    height = (level + radius * front * Math.sin(LOOK_DOWN)) / Math.cos(LOOK_DOWN);
+  }
+  height = Math.min(topOf(stations), Math.max(0, height));
+  const share = Math.max(-1, Math.min(1, across / radiusAt(stations, height)));
+  const angle = ((Math.asin(share) - turn) * 180) / Math.PI + 180;
+  return { angle: ((angle % 360) + 360) % 360, height };
+}
+
+/** The edges of a region that the near side shows, as one path. */
+export function linesSeen(region: Region, stations: readonly Station[], stance: Stance, turn: number): string {
+  let path = '';
+  for (const line of wallLines(region, stations)) {
+    let drawing = false;
+    for (const [angle, height] of line) {
+      const { x, y, near } = seenAt(angle, height, stations, stance, turn);
+      if (near) path += `${drawing ? 'L' : 'M'}${x.toFixed(1)} ${y.toFixed(1)}`;
+      drawing = near;
+    }
+  }
+  return path;
+}
