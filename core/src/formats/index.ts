@@ -3,3 +3,4 @@ export * from './json-schema';
 export * from './card';
 export * from './card-text';
 export * from './cup-drawing';
+export * from './cups-file';

@@ -24,6 +24,7 @@ const START_SHARE = 0.8;
 const SHRINK = 0.9;
 /** misses in a row, for each still wanted, before the spacing is eased */
 const PATIENCE = 14;
+const LAST_PATIENCE = 6000;
 
 /**
  * Places spread at random but never close: Poisson-disc sampling on the wall itself (distance along
@@ -57,7 +58,9 @@ export function scatterPlaces(wish: ScatterWish): readonly ScatteredPlace[] {
       continue;
     }
     misses += 1;
-    if (misses < PATIENCE * (count - places.length) + 200) continue;
+    const left = count - places.length;
+    // Only once no room is left at the closest spacing may a motif be called one too many.
+    if (misses < (spacing <= apart ? LAST_PATIENCE + PATIENCE * left : PATIENCE * left + 200)) continue;
     if (spacing <= apart) break;
     spacing = Math.max(apart, spacing * SHRINK);
     misses = 0;

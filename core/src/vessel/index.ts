@@ -8,6 +8,7 @@ export * from './level';
 export * from './sections-round';
 export * from './strip-fit';
 export * from './decal-fit';
+export * from './silhouette';
 export * from './unroll';
 export * from './typical-cups';
 export * from './volume-check';

@@ -33,6 +33,7 @@ import { FindingNote } from '../finding-note/finding-note';
 import { DesignSession } from '../session';
 import { AreaForm } from './area-form/area-form';
 import { SectionsTool, type SectionsAsked } from './sections-tool/sections-tool';
+import { DecalPlanner } from './decal-planner/decal-planner';
 import { TemplatesPane } from './templates-pane/templates-pane';
 import { WrapView } from './wrap-view/wrap-view';
 
@@ -42,7 +43,7 @@ const SNAP = 2.5;
 /** Splits the cup: the wall laid flat in the middle, the areas in the order they are laid at the right. */
 @Component({
   selector: 'au-areas-stage',
-  imports: [AreaPipe, AreaForm, FindingNote, SectionsTool, TemplatesPane, WrapView],
+  imports: [AreaPipe, AreaForm, DecalPlanner, FindingNote, SectionsTool, TemplatesPane, WrapView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './areas-stage.html',
   styleUrl: './areas-stage.scss',
@@ -54,7 +55,12 @@ export class AreasStage {
   readonly plan = input.required<Plan>();
   readonly chosen = model<string | null>(null);
 
-  protected readonly templates = signal(false);
+  protected readonly tab = signal<'lay out' | 'templates' | 'decal'>('lay out');
+  protected readonly tabs = [
+    { tab: 'lay out', name: 'Lay out' },
+    { tab: 'templates', name: 'Templates' },
+    { tab: 'decal', name: 'Decal planner' },
+  ] as const;
   protected readonly sectioning = signal(false);
   protected readonly snapped = signal('');
   protected readonly behind = this.session.behind;

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output, signal } from '@angular/core';
 import {
   cupMaterials,
   cupSchema,
@@ -6,21 +6,24 @@ import {
   cupShapes,
   faultsOf,
   measuringSteps,
+  startingHandle,
   stationsForShape,
   withAnotherStation,
   withReading,
   type Cup,
   type CupMaterial,
   type CupShape,
+  type Handle,
   type Fault,
 } from '@aurantia/core';
 import { NumberField } from '../fields/number-field';
 import { Pick } from '../fields/pick';
+import { TapeDrawing } from './tape-drawing';
 
 /** The measuring sheet: what the tape reads at two to six heights. A faulty reading gets its sentence; the cup stays. */
 @Component({
   selector: 'au-cup-sheet',
-  imports: [NumberField, Pick],
+  imports: [NumberField, Pick, TapeDrawing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cup-sheet.html',
   styleUrl: './cup-sheet.scss',
@@ -53,6 +56,14 @@ export class CupSheet {
     () => this.draft().stations.length < cupKinds[this.draft().shape].most && this.faults().length === 0,
   );
 
+  protected readonly active = signal<number | null>(null);
+  /** what to do with the tape for the reading in hand */
+  protected readonly tape = computed(() => {
+    const { shape, stations } = this.draft();
+    const step = measuringSteps(shape, stations.length).at(this.active() ?? 0);
+    return step ? `${(this.active() ?? 0) + 1}, ${step.name}: ${step.tape}` : '';
+  });
+
   protected why(path: string): string | null {
     return this.faults().find((fault) => fault.path === path)?.sentence ?? null;
   }
@@ -66,7 +77,25 @@ export class CupSheet {
   }
 
   protected reshape(shape: CupShape): void {
-    this.put({ ...this.draft(), shape, stations: [...stationsForShape(this.draft().stations, shape)] });
+    const before = this.draft();
+    const handle = shape === 'mug' ? (before.handle ?? startingHandle(before)) : shape === 'sleeve' ? null : before.handle;
+    const recess = shape === 'sleeve' ? null : before.recess;
+    this.put({ ...before, shape, handle, recess, stations: [...stationsForShape(before.stations, shape)] });
+  }
+
+  protected recessed(on: boolean): void {
+    this.offer({
+      recess: on ? { depth: 3, diameter: Math.round((this.draft().stations[0].circumference / Math.PI) * 0.8) } : null,
+    });
+  }
+
+  protected handled(on: boolean): void {
+    this.offer({ handle: on ? startingHandle(this.draft()) : null });
+  }
+
+  protected handleChange(change: Partial<Handle>): void {
+    const { handle } = this.draft();
+    if (handle) this.offer({ handle: { ...handle, ...change } });
   }
 
   protected material(material: string): void {

@@ -1,16 +1,29 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { planOf, startingCup, startingDesign, type Cup } from '@aurantia/core';
+import { MatMenuModule } from '@angular/material/menu';
+import {
+  countText,
+  cupsCsv,
+  cupsJson,
+  planOf,
+  readCups,
+  startingDesign,
+  typicalCups,
+  volumeCheck,
+  type Cup,
+} from '@aurantia/core';
+import { concatMap, from, last } from 'rxjs';
 import { v7 } from 'uuid';
 import { CupFigure } from '../../parts/cup-view/cup-figure';
 import { CupSheet } from '../../parts/cup-sheet/cup-sheet';
 import { AreaPipe, LengthPipe } from '../../parts/fields/unit-pipes';
 import { Notices } from '../../services/notices';
 import { WorkshopMemory } from '../../services/workshop';
+import { MeasuringWizard } from './measuring-wizard';
 
 /** The cups that were measured, side by side at one scale, and the measuring sheet. */
 @Component({
   selector: 'au-cups-place',
-  imports: [CupFigure, CupSheet, AreaPipe, LengthPipe],
+  imports: [MatMenuModule, CupFigure, CupSheet, MeasuringWizard, AreaPipe, LengthPipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cups-place.html',
   styleUrl: './cups-place.scss',
@@ -19,6 +32,9 @@ export class CupsPlace {
   private readonly memory = inject(WorkshopMemory);
   private readonly notices = inject(Notices);
   private readonly picked = signal<string | null>(null);
+  protected readonly measuring = signal(false);
+  protected readonly faults = signal<readonly string[]>([]);
+  protected readonly library = typicalCups;
   protected readonly loaded = this.memory.loaded;
   protected readonly cups = computed(() =>
     this.memory
@@ -29,14 +45,55 @@ export class CupsPlace {
     () => this.cups().find(({ kept }) => kept.id === this.picked()) ?? this.cups().at(0) ?? null,
   );
 
+  protected readonly plausible = computed(() => {
+    const one = this.chosen();
+    return one ? volumeCheck(one.plan.surface.volume, one.kept.cup.volume) : '';
+  });
+
   protected pick(id: string): void {
+    this.measuring.set(false);
     this.picked.set(id);
   }
 
-  protected measure(): void {
+  protected measure(cup: Cup): void {
     const id = v7();
-    this.keep(id, startingCup);
+    this.keep(id, cup);
     this.picked.set(id);
+    this.measuring.set(false);
+  }
+
+  /** All of them, in a file to keep or to share. */
+  protected save(how: 'json' | 'csv'): void {
+    const cups = this.memory.cups().map(({ cup }) => cup);
+    const text = how === 'json' ? cupsJson(cups) : cupsCsv(cups);
+    const link = document.createElement('a');
+    link.href = URL.createObjectURL(new Blob([text], { type: how === 'json' ? 'application/json' : 'text/csv' }));
+    link.download = `cups.${how}`;
+    link.click();
+    URL.revokeObjectURL(link.href);
+  }
+
+  /** Cups from a file come beside those that are here; a faulty file brings none, and says why. */
+  protected async bring(field: HTMLInputElement): Promise<void> {
+    const file = field.files?.item(0);
+    field.value = '';
+    if (!file) return;
+    const read = readCups(file.size > 4_000_000 ? 'too large' : await file.text());
+    this.faults.set(read.ok ? [] : read.faults.slice(0, 8).map(({ path, sentence }) => `${path}: ${sentence}`));
+    if (!read.ok) return;
+    const first = v7();
+    from(read.cups.map((cup, index) => ({ cup, id: index === 0 ? first : v7() })))
+      .pipe(
+        concatMap(({ id, cup }) => this.memory.putCup(id, cup)),
+        last(),
+      )
+      .subscribe({
+        next: () => {
+          this.picked.set(first);
+          this.notices.say(`${countText(read.cups.length, 'cup')} came in from ${file.name}.`);
+        },
+        error: (error: unknown) => this.notices.failed(error),
+      });
   }
 
   protected keep(id: string, cup: Cup): void {

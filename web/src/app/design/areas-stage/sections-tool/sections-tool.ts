@@ -18,7 +18,7 @@ export interface SectionsAsked {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="row">
-      <au-number label="Sections round" [value]="count()" (valueChange)="counted($event)" [refused]="countWrong()" />
+      <au-number label="Sections round" [value]="sections()" (valueChange)="counted($event)" [refused]="countWrong()" />
       <span class="soft or">or</span>
       <au-number
         label="Each wide"
@@ -107,7 +107,7 @@ export class SectionsTool {
     const width = this.wanted();
     return width === null || this.widthWrong() !== null ? null : sectionsRound(this.tape(), width);
   });
-  private readonly sections = computed(() => Math.min(30, this.round()?.fit ?? this.count()));
+  protected readonly sections = computed(() => Math.min(30, this.round()?.fit ?? this.count()));
   protected readonly fitText = computed(() => `${countText(this.sections(), 'section')} fit`);
   protected readonly equalText = computed(() =>
     this.round() ? `Make ${this.sections()} equal` : `Lay ${countText(this.sections(), 'section')}`,

@@ -12,12 +12,11 @@ import {
 import { NumberField } from '../../../parts/fields/number-field';
 import { LengthPipe } from '../../../parts/fields/unit-pipes';
 import { WorkshopMemory } from '../../../services/workshop';
-import { DecalPlanner } from './decal-planner';
 
 /** Every template of the design: what it looks like flat, what to know before cutting, and the files. */
 @Component({
   selector: 'au-templates-pane',
-  imports: [NumberField, LengthPipe, DecalPlanner],
+  imports: [NumberField, LengthPipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './templates-pane.html',
   styleUrl: './templates-pane.scss',

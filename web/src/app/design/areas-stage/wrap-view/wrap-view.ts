@@ -103,6 +103,7 @@ export class WrapView {
     const planned = this.plan().areas.areas.find(({ id }) => id === this.chosen());
     return planned ? this.path(planned.own) : '';
   });
+  protected readonly many = computed(() => this.area()?.kind === 'scatter');
   protected readonly top = computed(() => this.plan().surface.height);
   protected readonly handles = computed(() => {
     const area = this.area();

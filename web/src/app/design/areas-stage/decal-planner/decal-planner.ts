@@ -1,0 +1,52 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
+import { coatedHeight, decalFit, decalTemplate, linePath, type Coat, type CoatId, type Decal, type Design } from '@aurantia/core';
+import { v7 } from 'uuid';
+import { NumberField } from '../../../parts/fields/number-field';
+import { LengthPipe } from '../../../parts/fields/unit-pipes';
+import { DesignSession } from '../../session';
+
+/** Where a flat decal comes to lie: how far it wraps, where its middle goes, and whether it lies down. */
+@Component({
+  selector: 'au-decal-planner',
+  imports: [NumberField, LengthPipe],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './decal-planner.html',
+  styleUrl: './decal-planner.scss',
+})
+export class DecalPlanner {
+  private readonly session = inject(DesignSession);
+  readonly design = input.required<Design>();
+  protected readonly decal = linkedSignal<Decal>(() => ({
+    width: 70,
+    height: 50,
+    centre: Math.round(coatedHeight(this.design().cup) / 2),
+    angle: 180,
+  }));
+  protected readonly said = signal('');
+  protected readonly wrong = computed(() => {
+    const { width, height, centre, angle } = this.decal();
+    if (!(width >= 1 && height >= 1 && width <= 800 && height <= 800)) return 'A decal is 1 to 800 mm wide and tall.';
+    if (!(centre >= 0 && centre <= coatedHeight(this.design().cup))) return 'Its middle must lie on the coated wall.';
+    return angle >= 0 && angle <= 360 ? null : 'An angle is 0 to 360°, from the seam.';
+  });
+  protected readonly fit = computed(() => decalFit(this.design().cup.stations, this.decal()));
+  protected readonly sheet = computed(() => {
+    const [sheet] = decalTemplate('Decal', this.decal(), this.design().cup.stations).sheets;
+    return { ...sheet, lines: sheet.lines.map((line) => ({ role: line.role, path: linePath(line) })) };
+  });
+
+  protected set(change: Partial<Decal>): void {
+    this.said.set('');
+    this.decal.update((decal) => ({ ...decal, ...change }));
+  }
+
+  /** Before the last resin, which closes over it; at the end where there is none. */
+  protected lay(): void {
+    const coat: Coat = { kind: 'decal', id: v7() as CoatId, note: '', name: 'Decal', ...this.decal() };
+    const refused = this.session.change((design) => {
+      const last = design.coats.findLastIndex(({ kind }) => kind === 'resin');
+      return { ...design, coats: design.coats.toSpliced(last < 0 ? design.coats.length : last, 0, coat) };
+    });
+    this.said.set(refused ?? 'It is among the coats now, before the last resin; its template is in the list.');
+  }
+}
