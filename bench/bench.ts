@@ -1,5 +1,6 @@
 import { coreRows } from './core-bench';
 import { printTable } from './measure';
 import { programRows } from './program-bench';
+import { surfaceRows } from './surface-bench';
 
-printTable([...coreRows(), ...(await programRows())]);
+printTable([...coreRows(), ...(await surfaceRows()), ...(await programRows())]);

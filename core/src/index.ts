@@ -13,6 +13,7 @@ export * from './design';
 export { coatKinds, BARE_BASE, BARE_GRIP, LEFT_OVER, type CoatKind } from './coats';
 export * from './plan';
 export * from './field';
+export { randomStream } from './field/random';
 export * from './check';
 export * from './templates';
 export * from './formats';

@@ -2,7 +2,6 @@ import fc from 'fast-check';
 import {
   areaFaults,
   areaSchema,
-  bandRegion,
   baseArea,
   cupSchema,
   layoutOf,
@@ -10,7 +9,6 @@ import {
   typicalCups,
   wallArea,
   type Area,
-  type AreaId,
   type Cup,
 } from '../src';
 
@@ -118,4 +116,3 @@ test('a thousand random layouts: areas, left over and bare parts are wall, base 
   );
   expect(laid).toBeGreaterThan(1000);
 });
-export type Used = [AreaId, typeof bandRegion];

@@ -1,6 +1,16 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { amountLines, cardOf, cardText, cupDrawing, designFileOf, designJsonSchema, planOf, readDesignFile } from '../src';
+import {
+  amountLines,
+  cardOf,
+  cardText,
+  cupDrawing,
+  designFileOf,
+  designJsonSchema,
+  planOf,
+  readDesignFile,
+  type Area,
+} from '../src';
 import { coat, demoFile, demoNames, demoText, designWith, workshop } from './workshop';
 
 const faultsOfText = (text: string) => {
@@ -9,6 +19,8 @@ const faultsOfText = (text: string) => {
 };
 const broken = (change: (file: ReturnType<typeof demoFile>) => unknown) =>
   faultsOfText(JSON.stringify(change(structuredClone(demoFile('copper-eaves')))));
+
+const upperLevel = (area: Area): object => (area.kind === 'band' ? area.upper.level : {});
 
 describe('a design file', () => {
   test.each(demoNames)('%s comes back as it was written', (name) => {
@@ -58,13 +70,13 @@ describe('each fault has a path and a sentence', () => {
     ],
     [
       'an area off the cup',
-      broken((file) => (Object.assign(file.design.areas[2].upper.level, { by: 'foot', mm: 300 }), file)),
+      broken((file) => (Object.assign(upperLevel(file.design.areas[2]), { by: 'foot', mm: 300 }), file)),
       'design.areas[2].upper.level',
       /ends at 205 mm/,
     ],
     [
       'an area upside down',
-      broken((file) => (Object.assign(file.design.areas[1].upper.level, { mm: 10 }), file)),
+      broken((file) => (Object.assign(upperLevel(file.design.areas[1]), { mm: 10 }), file)),
       'design.areas[1].upper.level',
       /must end above/,
     ],

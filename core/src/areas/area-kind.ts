@@ -67,3 +67,6 @@ export const mm = (value: number): string => String(Math.round(value * 10) / 10)
 export const turnOf = (angle: number): number => ((angle % 360) + 360) % 360;
 
 export const tenthDegree = (angle: number): number => Math.round(turnOf(angle) * 10) / 10;
+
+/** The shorter way round, −180 to 180. */
+export const shortTurn = (angle: number): number => turnOf(angle + 180) - 180;

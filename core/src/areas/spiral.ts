@@ -1,8 +1,8 @@
 import * as z from 'zod';
 import { heightsBetween, onGrid, ontoOneTurn, type RegionPolygon } from '../regions';
-import { circumferenceAt, levelAt, levelHeight, levelSchema, wallLength, type Cup } from '../vessel';
+import { circumferenceAt, heightOf, levelAt, levelHeight, levelSchema, wallLength, type Cup } from '../vessel';
 import { angleSchema, sharedFields } from './area-id';
-import { levelFaults, mm, tenthDegree, turnOf, type AreaKind } from './area-kind';
+import { levelFaults, mm, shortTurn, tenthDegree, turnOf, type AreaKind } from './area-kind';
 
 /** A stripe that climbs as it goes round. Lengths mm: `pitch` up a turn, `width` across the stripe itself. */
 export const spiralSchema = z.strictObject({
@@ -21,6 +21,8 @@ export const spiralSchema = z.strictObject({
 });
 export type Spiral = z.infer<typeof spiralSchema>;
 
+/** How far beside a stripe's end the handle for its height lies, degrees. */
+const ASIDE = 30;
 /** Longest straight piece of a stripe's edge, mm of height. */
 const STEP = 3;
 
@@ -60,11 +62,12 @@ export const spiral: AreaKind<Spiral> = {
   widths: (area) => ({ lower: area.width, upper: area.width }),
   handles: (area, cup) => {
     const [low, high] = [levelHeight(area.lower, cup), levelHeight(area.upper, cup)];
-    const third = low + (high - low) / 3;
+    const end = turnOf(middleAt(area, high, low));
     return [
       { key: 'start', label: `Start of ${area.name}`, angle: turnOf(area.start), height: low, goes: 'round' },
-      { key: 'climb', label: `Climb of ${area.name}`, angle: turnOf(middleAt(area, third, low)), height: third, goes: 'up' },
-      { key: 'upper', label: `Upper end of ${area.name}`, angle: turnOf(middleAt(area, high, low)), height: high, goes: 'up' },
+      { key: 'climb', label: `Climb of ${area.name}`, angle: end, height: high, goes: 'round' },
+      { key: 'lower', label: `Lower end of ${area.name}`, angle: turnOf(area.start + ASIDE), height: low, goes: 'up' },
+      { key: 'upper', label: `Upper end of ${area.name}`, angle: turnOf(end + ASIDE), height: high, goes: 'up' },
     ];
   },
   moved: (area, key, { angle, height }, cup) => {
@@ -73,11 +76,16 @@ export const spiral: AreaKind<Spiral> = {
       case 'start':
         return { ...area, start: tenthDegree(angle) };
       case 'climb': {
-        const pitch = area.pitch * ((height - low) / ((high - low) / 3));
-        return pitch < 5 ? area : { ...area, pitch: Math.round(pitch * 10) / 10 };
+        // Its upper end is turned on: the further round, the gentler the climb.
+        const turned = (360 * (high - low)) / area.pitch;
+        const by = shortTurn(angle - turnOf(middleAt(area, high, low))) * (area.hand === 'right' ? 1 : -1);
+        const pitch = turned + by > 1 ? (360 * (high - low)) / (turned + by) : area.pitch;
+        return pitch < 5 || pitch > 5000 ? area : { ...area, pitch: Math.round(pitch * 10) / 10 };
       }
-      default:
-        return { ...area, upper: levelAt(height, area.upper.by, cup) };
+      default: {
+        const side = key === 'lower' ? 'lower' : 'upper';
+        return { ...area, [side]: levelAt(height, area[side].by, cup) };
+      }
     }
   },
   withLevels: (area, change) => ({ ...area, lower: change(area.lower), upper: change(area.upper) }),
@@ -90,6 +98,8 @@ const middleAt = (area: Spiral, height: number, low: number): number =>
 function spanAt(area: Spiral, height: number, cup: Cup): number {
   const { stations } = cup;
   const tape = circumferenceAt(stations, height);
-  const lift = wallLength(stations, Math.max(0, height - 0.5), height + 0.5) * area.pitch;
+  // A mm of height about here, wholly on the wall.
+  const from = Math.max(0, Math.min(heightOf(cup) - 1, height - 0.5));
+  const lift = wallLength(stations, from, from + 1) * area.pitch;
   return (360 * area.width) / (tape * Math.sin(Math.atan2(lift, tape)));
 }

@@ -14,6 +14,8 @@ export function startingArea(kind: AreaKindName, id: AreaId, number: number, cup
   const top = coatedHeight(cup);
   const middle = levelAt(half(top / 2), 'foot', cup);
   const shared = { id, name: `${names[kind]} ${number}`, locked: false, masked: false };
+  // Opposite the seam is where the eye goes first, unless a handle is there.
+  const clear = cup.handle ? (cup.handle.angle + 90) % 360 : 180;
   const whole = { lower: footLevel(0), upper: topLevel };
   switch (kind) {
     case 'band': {
@@ -40,7 +42,7 @@ export function startingArea(kind: AreaKindName, id: AreaId, number: number, cup
         kind,
         ...shared,
         outline: { shape: 'hexagon' },
-        angle: 180,
+        angle: clear,
         level: middle,
         width: half(Math.min(40, top / 4)),
         turn: 0,

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { onGrid, ontoOneTurn } from '../regions';
 import { circumferenceAt, levelAt, levelHeight, levelSchema, type Cup } from '../vessel';
 import { angleSchema, sharedFields } from './area-id';
-import { levelFaults, tenthDegree, turnOf, type AreaKind } from './area-kind';
+import { levelFaults, shortTurn, tenthDegree, turnOf, type AreaKind } from './area-kind';
 
 /** A section of the wall between two lines from foot to rim, straight up or leaning. Angles degrees. */
 export const wedgeSchema = z.strictObject({
@@ -92,8 +92,5 @@ export const wedge: AreaKind<Wedge> = {
   },
   withLevels: (area, change) => ({ ...area, lower: change(area.lower), upper: change(area.upper) }),
 };
-
-/** The shorter way round, −180 to 180. */
-export const shortTurn = (angle: number): number => turnOf(angle + 180) - 180;
 
 const tapeAt = (level: Wedge['lower'], cup: Cup): number => circumferenceAt(cup.stations, levelHeight(level, cup));

@@ -3,8 +3,7 @@ import { outlineSchema, placeMotif, reachOf, shapeOf } from '../motif';
 import { ontoOneTurn } from '../regions';
 import { circumferenceAt, heightOf, levelAt, levelHeight, levelSchema, wallLength, type Station } from '../vessel';
 import { angleSchema, sharedFields } from './area-id';
-import { mm, tenthDegree, turnOf, type AreaFault, type AreaKind } from './area-kind';
-import { shortTurn } from './wedge';
+import { mm, shortTurn, tenthDegree, turnOf, type AreaFault, type AreaKind } from './area-kind';
 
 /** One motif, placed by hand. Width mm, angles degrees, turned clockwise. */
 export const windowSchema = z.strictObject({

@@ -1,6 +1,6 @@
 import { randomStream } from '../field/random';
 import { wallMeasure } from '../regions';
-import { circumferenceAt, radiusOf, wallLength, type Station } from '../vessel';
+import type { Station } from '../vessel';
 
 /** What is scattered where. Lengths mm along the wall. */
 export interface ScatterWish {
@@ -49,10 +49,11 @@ export function scatterPlaces(wish: ScatterWish): readonly ScatteredPlace[] {
   while (places.length < count) {
     const height = measure.heightWith(low + random() * (high - low));
     const angle = random() * 360;
+    const spot: Spot = { angle, along: measure.along(height), radius: measure.radius(height) };
     const here = density(height);
     const near = Math.max(apart, spacing / Math.sqrt(here));
-    if (random() * most < here && allows(angle, height) && grid.free(angle, height, near)) {
-      grid.put(angle, height);
+    if (random() * most < here && grid.free(spot, near) && allows(angle, height)) {
+      grid.put(spot);
       places.push([angle, height]);
       misses = 0;
       continue;
@@ -68,50 +69,51 @@ export function scatterPlaces(wish: ScatterWish): readonly ScatteredPlace[] {
   return places;
 }
 
+/** A middle as the grid measures from it: degrees, mm along the wall from the foot, mm from the axis. */
+interface Spot {
+  readonly angle: number;
+  readonly along: number;
+  readonly radius: number;
+}
+
 /** Middles kept in rows along the wall and cells round it, so that only near ones are measured. */
 class NearGrid {
-  private readonly rows: { readonly cells: (readonly [angle: number, along: number, radius: number])[][] }[] = [];
+  private readonly rows: Spot[][][] = [];
+  /** cells of a row are at least as wide as `size` anywhere in it, where the wall is narrowest */
+  private readonly round: number;
 
   constructor(
-    private readonly stations: readonly Station[],
+    stations: readonly Station[],
     private readonly size: number,
-  ) {}
-
-  put(angle: number, height: number): void {
-    const along = wallLength(this.stations, 0, height);
-    const radius = radiusOf(circumferenceAt(this.stations, height));
-    const row = this.row(Math.floor(along / this.size));
-    row.cells[Math.floor((angle / 360) * row.cells.length)].push([angle, along, radius]);
+  ) {
+    this.round = Math.max(1, Math.floor(Math.min(...stations.map((station) => station.circumference)) / size));
   }
 
-  free(angle: number, height: number, near: number): boolean {
-    const along = wallLength(this.stations, 0, height);
-    const radius = radiusOf(circumferenceAt(this.stations, height));
+  put(spot: Spot): void {
+    this.row(Math.floor(spot.along / this.size))[Math.floor((spot.angle / 360) * this.round)].push(spot);
+  }
+
+  free({ angle, along, radius }: Spot, near: number): boolean {
     const middle = Math.floor(along / this.size);
+    const at = Math.floor((angle / 360) * this.round);
+    const reach = Math.min(this.round - 1, 1);
     for (let r = Math.max(0, middle - 1); r <= middle + 1; r += 1) {
-      const { cells } = this.row(r);
-      const at = Math.floor((angle / 360) * cells.length);
-      const reach = Math.min(cells.length - 1, 1);
+      const cells = this.row(r);
       for (let c = at - reach; c <= at + reach; c += 1) {
-        for (const other of cells[(c + cells.length) % cells.length]) {
-          let turn = Math.abs(other[0] - angle);
+        for (const other of cells[(c + this.round) % this.round]) {
+          const up = other.along - along;
+          let turn = Math.abs(other.angle - angle);
           if (turn > 180) turn = 360 - turn;
-          const round = ((other[2] + radius) / 2) * turn * (Math.PI / 180);
-          if (round * round + (other[1] - along) ** 2 < near * near) return false;
+          const across = ((other.radius + radius) / 2) * turn * (Math.PI / 180);
+          if (across * across + up * up < near * near) return false;
         }
       }
     }
     return true;
   }
 
-  /** Cells of a row are at least as wide as `size` anywhere in it, where the wall is narrowest. */
-  private row(index: number): { readonly cells: (readonly [number, number, number])[][] } {
-    while (this.rows.length <= index) this.rows.push({ cells: Array.from({ length: this.cellsRound() }, () => []) });
+  private row(index: number): Spot[][] {
+    while (this.rows.length <= index) this.rows.push(Array.from({ length: this.round }, () => []));
     return this.rows[index];
-  }
-
-  private cellsRound(): number {
-    const narrowest = Math.min(...this.stations.map((station) => station.circumference));
-    return Math.max(1, Math.floor(narrowest / this.size));
   }
 }

@@ -12,15 +12,19 @@ interface ConePiece {
   readonly slope: number;
   readonly stretch: number;
   readonly below: number;
+  /** mm along the wall from the foot to its lower end */
+  readonly along: number;
 }
 
 function conePieces(stations: readonly Station[]): readonly ConePiece[] {
   let below = 0;
+  let along = 0;
   return piecesOf(stations).map(([lower, upper]) => {
     const [radius, end] = [radiusOf(lower.circumference), radiusOf(upper.circumference)];
     const rise = upper.height - lower.height;
     const slope = (end - radius) / rise;
-    const piece = { from: lower.height, to: upper.height, radius, slope, stretch: Math.hypot(1, slope), below };
+    const piece = { from: lower.height, to: upper.height, radius, slope, stretch: Math.hypot(1, slope), below, along };
+    along += piece.stretch * rise;
     below += piece.stretch * ((radius + end) / 2) * rise;
     return piece;
   });
@@ -30,6 +34,9 @@ function conePieces(stations: readonly Station[]): readonly ConePiece[] {
 export function wallMeasure(stations: readonly Station[]): {
   /** cm² */ areaOf(region: Region): number;
   /** mm² a radian below a height */ below(height: number): number;
+  /** mm along the wall from the foot to a height, and mm from the axis there */
+  along(height: number): number;
+  radius(height: number): number;
   /** the height below which so many mm² a radian lie */ heightWith(below: number): number;
 } {
   const pieces = conePieces(stations);
@@ -74,6 +81,14 @@ export function wallMeasure(stations: readonly Station[]): {
       return (degrees * Math.PI) / 180 / 100;
     },
     below: (height) => under(pieceAt(height), height),
+    along: (height) => {
+      const piece = pieceAt(height);
+      return piece.along + piece.stretch * (height - piece.from);
+    },
+    radius: (height) => {
+      const piece = pieceAt(height);
+      return piece.radius + piece.slope * (height - piece.from);
+    },
     heightWith: (below) => {
       const piece = pieces.find((one) => below <= under(one, one.to)) ?? pieces[pieces.length - 1];
       const wanted = (below - piece.below) / piece.stretch;

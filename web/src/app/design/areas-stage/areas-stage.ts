@@ -59,7 +59,7 @@ export class AreasStage {
   protected readonly tabs = [
     { tab: 'lay out', name: 'Lay out' },
     { tab: 'templates', name: 'Templates' },
-    { tab: 'decal', name: 'Decal planner' },
+    { tab: 'decal', name: 'Decal' },
   ] as const;
   protected readonly sectioning = signal(false);
   protected readonly snapped = signal('');

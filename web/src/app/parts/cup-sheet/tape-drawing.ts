@@ -23,9 +23,9 @@ const MARGIN = 26;
           [attr.rx]="tape.r"
           [attr.ry]="tape.r * 0.11 + 0.6"
         />
-        <line class="lead" [class.on]="tape.on" [attr.x1]="82 + tape.r" [attr.x2]="164" [attr.y1]="tape.y" [attr.y2]="tape.y" />
-        <circle class="mark" [class.on]="tape.on" cx="172" [attr.cy]="tape.y" r="9" />
-        <text [class.on]="tape.on" x="172" [attr.y]="tape.y + 4">{{ tape.index + 1 }}</text>
+        <line class="lead" [class.on]="tape.on" [attr.x1]="82 + tape.r" [attr.x2]="164" [attr.y1]="tape.y" [attr.y2]="tape.label" />
+        <circle class="mark" [class.on]="tape.on" cx="172" [attr.cy]="tape.label" r="9" />
+        <text [class.on]="tape.on" x="172" [attr.y]="tape.label + 4">{{ tape.index + 1 }}</text>
       }
     </svg>
   `,
@@ -109,9 +109,16 @@ export class TapeDrawing {
     const x = 82 + profile[0][0] * this.scale();
     return `M${x} ${this.y()(height * 0.8)}q30 4 26 ${height * this.scale() * 0.3}q-2 ${height * this.scale() * 0.26} -26 ${height * this.scale() * 0.26}`;
   });
-  protected readonly tapes = computed(() =>
-    this.drawn().profile.map(([x, up], index) => ({ index, r: x * this.scale(), y: this.y()(up), on: index === this.active() })),
-  );
+  protected readonly tapes = computed(() => {
+    // Numbers of readings close together move apart, upwards from the lowest.
+    let above = Infinity;
+    return this.drawn().profile.map(([x, up], index) => {
+      const y = this.y()(up);
+      const label = Math.min(y, above - 20);
+      above = label;
+      return { index, r: x * this.scale(), y, label, on: index === this.active() };
+    });
+  });
   protected readonly spoken = computed(
     () =>
       `${cupKinds[this.shape()].name} cup from the side, ${this.stations().length} places for the tape${this.active() === null ? '' : `; now place ${(this.active() ?? 0) + 1}`}`,

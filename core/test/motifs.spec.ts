@@ -1,0 +1,327 @@
+import fc from 'fast-check';
+import {
+  areaSchema,
+  circumferenceAt,
+  cupsCsv,
+  cupsJson,
+  cupSchema,
+  inPolygon,
+  layoutOf,
+  outlineFromSvg,
+  outlineSchema,
+  plainOutlines,
+  planOf,
+  radiusOf,
+  reachOf,
+  readCups,
+  scatterPlaces,
+  shapeOf,
+  startingCup,
+  typicalCups,
+  volumeCheck,
+  enclosedVolume,
+  wallLength,
+  designSchema,
+  type ScatterWish,
+} from '../src';
+import { designWith, workshop } from './workshop';
+
+const plump = cupSchema.parse(typicalCups.find((cup) => cup.shape === 'curved'));
+const wish: ScatterWish = {
+  stations: plump.stations,
+  from: 10,
+  to: 105,
+  count: 120,
+  apart: 8,
+  dense: 0,
+  seed: 42,
+  allows: () => true,
+};
+const apart = ([a, h]: readonly [number, number], [b, g]: readonly [number, number]) => {
+  const turn = Math.abs(a - b);
+  const round = (radiusOf(circumferenceAt(plump.stations, h)) + radiusOf(circumferenceAt(plump.stations, g))) / 2;
+  return Math.hypot(
+    round * Math.min(turn, 360 - turn) * (Math.PI / 180),
+    wallLength(plump.stations, Math.min(h, g), Math.max(h, g)),
+  );
+};
+
+describe('a scatter', () => {
+  test('is the same for ever by its seed, and another by another', () => {
+    expect(scatterPlaces(wish)).toEqual(scatterPlaces({ ...wish }));
+    expect(scatterPlaces({ ...wish, seed: 43 })).not.toEqual(scatterPlaces(wish));
+    expect(scatterPlaces({ ...wish, count: 2 }).map(([a, h]) => [a.toFixed(3), h.toFixed(3)])).toMatchSnapshot();
+  });
+  test('keeps its distance on the wall, over the seam too, whatever is asked', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 60 }),
+        fc.integer({ min: 3, max: 20 }),
+        fc.constantFrom(-1, 0, 0.7),
+        fc.integer({ min: 0, max: 9999 }),
+        (count, gap, dense, seed) => {
+          const places = scatterPlaces({ ...wish, count, apart: gap, dense, seed });
+          places.forEach((one, i) => {
+            expect(one[1]).toBeGreaterThanOrEqual(10);
+            expect(one[1]).toBeLessThanOrEqual(105);
+            for (const other of places.slice(0, i)) expect(apart(one, other)).toBeGreaterThanOrEqual(gap - 1e-6);
+          });
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+  test('is spread wide when few are asked, and denser where it should be', () => {
+    const few = scatterPlaces({ ...wish, count: 12, apart: 2 });
+    const nearest = Math.min(
+      ...few.map((one, i) => Math.min(...few.filter((_, j) => j !== i).map((other) => apart(one, other)))),
+    );
+    expect(nearest).toBeGreaterThan(15);
+    const low = (dense: number) =>
+      scatterPlaces({ ...wish, count: 100, apart: 3, dense }).filter(([, height]) => height < 57).length;
+    expect(low(-1)).toBeGreaterThan(low(0) + 12);
+    expect(low(1)).toBeLessThan(low(0) - 12);
+  });
+  test('that has no room for all says so; none touch each other or the edge they are in', () => {
+    const scattered = (change: object) =>
+      areaSchema.parse({
+        kind: 'scatter',
+        id: 'dots',
+        name: 'Dots',
+        outline: { shape: 'ring' },
+        width: 12,
+        count: 400,
+        seed: 1,
+        clearance: 3,
+        turn: 'upright',
+        inside: 'host',
+        lower: { by: 'foot', mm: 0 },
+        upper: { by: 'rim', mm: 0 },
+        ...change,
+      });
+    const host = areaSchema.parse({
+      kind: 'wedge',
+      id: 'host',
+      name: 'Host',
+      from: 300,
+      width: 120,
+      lower: { by: 'foot', mm: 5 },
+      upper: { by: 'rim', mm: 5 },
+    });
+    const design = designSchema.parse({ ...designWith([]), cup: plump, areas: [host, scattered({})], blends: [], coats: [] });
+    const { areas, findings } = planOf(design, workshop);
+    const placed = areas.areas[1].motifs?.placed ?? 0;
+    expect(placed).toBeGreaterThan(10);
+    expect(placed).toBeLessThan(400);
+    expect(findings.find(({ rule }) => rule === 'motifs without room')?.says).toBe(
+      `Only ${placed} of the 400 motifs of Dots have room.`,
+    );
+    const inHost = areas.areas[1].own
+      .flat(2)
+      .every(([angle, height]) =>
+        areas.areas[0].own.some((polygon) => inPolygon(polygon, Math.min(359.9, Math.max(0.1, angle)), height)),
+      );
+    expect(inHost).toBe(true);
+    const area = areas.areas[1].area;
+    expect(area / placed).toBeCloseTo((Math.PI * (6 * 6 - 3.6 * 3.6)) / 100, 1);
+  });
+  test('200 motifs and 2 are laid out alike: everything adds up', () => {
+    for (const count of [2, 200]) {
+      const stars = areaSchema.parse({
+        kind: 'scatter',
+        id: 'stars',
+        name: 'Stars',
+        outline: { shape: 'star' },
+        width: 6,
+        count,
+        seed: 1,
+        clearance: 1,
+        turn: 'any',
+        lower: { by: 'foot', mm: 0 },
+        upper: { by: 'rim', mm: 0 },
+      });
+      expect(layoutOf(plump, [stars]).areas[0].motifs).toEqual({ wanted: count, placed: count });
+    }
+  });
+});
+
+describe('plain outlines', () => {
+  test.each(plainOutlines)('a %s is sound, one wide, and its lines don’t cross', (shape) => {
+    const outline = { shape };
+    const polygons = shapeOf(outline);
+    const xs = polygons.flat(2).map(([x]) => x);
+    expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(1, 2);
+    expect(
+      outlineSchema.safeParse({ shape: 'own', name: shape, polygons }).error?.issues.map(({ message }) => message),
+    ).toBeUndefined();
+    expect(reachOf(outline)).toBeLessThan(1.1);
+  });
+});
+
+describe('an outline of one’s own', () => {
+  const svg = (inner: string, more = '') => `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100"${more}>${inner}</svg>`;
+  test('is reduced to its closed lines, transforms applied, y upwards', () => {
+    const read = outlineFromSvg(svg('<g transform="translate(10 5) scale(2)"><path d="M0 0h20v10h-20z"/></g>'), 'Plate.svg');
+    expect(read).toMatchObject({ ok: true, leftOut: [], outline: { name: 'Plate' } });
+    if (!read.ok) throw new Error(read.sentence);
+    const points = read.outline.polygons.flat(2);
+    expect([Math.min(...points.map(([, y]) => y)), Math.max(...points.map(([, y]) => y))]).toEqual([-0.25, 0.25]);
+    expect(outlineSchema.safeParse(read.outline).success).toBe(true);
+  });
+  test('a hole stays a hole; curves and circles become points', () => {
+    const read = outlineFromSvg(svg('<circle cx="50" cy="50" r="40"/><ellipse cx="50" cy="50" rx="10" ry="12"/>'), 'o.svg');
+    expect(read.ok && read.outline.polygons.map((polygon) => polygon.length)).toEqual([2]);
+  });
+  test('scripts, text, pictures and links are left out, and named; nothing of them is kept', () => {
+    const read = outlineFromSvg(
+      svg(
+        '<script>fetch("http://example.org")</script><text>Hi</text><image href="http://example.org/a.png"/><use href="http://example.org/b.svg#c"/><path onclick="alert(1)" d="M0 0L50 0L25 40Z"/>',
+        ' onload="alert(1)"',
+      ),
+      'bad.svg',
+    );
+    expect(read).toMatchObject({ ok: true, leftOut: ['script', 'text', 'image', 'use'] });
+    expect(JSON.stringify(read)).not.toMatch(/http|alert|fetch/);
+  });
+  test.each<[string, string, RegExp]>([
+    [
+      'only text and a link',
+      svg('<text>Hi</text><a href="http://example.org"><text>there</text></a>'),
+      /no closed outline.*text \(2\)/,
+    ],
+    ['lines that cross', svg('<path d="M0 0L40 40L40 0L0 40Z"/>'), /cross/],
+    ['an entity', '<!DOCTYPE svg [<!ENTITY a "b">]><svg><path d="M0 0L5 0L5 5Z"/></svg>', /declares entities/],
+    ['no SVG', 'equal parts, more or less', /no SVG/],
+    ['a damaged one', '<svg><path d="M0 0L5 0L5 5Z"></svg>', /damaged/],
+    ['a million points', svg(`<path d="M0 0${'L1 1'.repeat(1_000_000)}Z"/>`), /over a megabyte/],
+    [
+      'too many points',
+      svg(`<path d="M0 0${Array.from({ length: 4000 }, (_, i) => `L${i} ${i % 2}`).join('')}L4000 90L0 90Z"/>`),
+      /points; 1500 are the most/,
+    ],
+    ['a needle', svg('<rect width="2" height="90"/>'), /six times as tall/],
+    ['too deep', svg(`${'<g>'.repeat(60)}<rect width="9" height="9"/>${'</g>'.repeat(60)}`), /40 deep/],
+    ['a path of nonsense', svg('<path d="M0 0 banana"/>'), /no closed outline/],
+  ])('%s gets a sentence', (_, text, words) => {
+    const read = outlineFromSvg(text, 'x.svg');
+    expect(read.ok ? 'taken' : read.sentence).toMatch(words);
+  });
+  test('the document itself refuses one that crosses, is open or has too many points', () => {
+    const own = (ring: number[][]) =>
+      outlineSchema.safeParse({ shape: 'own', name: 'x', polygons: [[ring]] }).error?.issues[0].message;
+    expect(
+      own([
+        [0, 0],
+        [1, 1],
+        [1, 0],
+        [0, 1],
+        [0, 0],
+      ]),
+    ).toMatch(/cross/);
+    expect(
+      own([
+        [0, 0],
+        [1, 1],
+        [1, 0],
+        [0, 0.5],
+      ]),
+    ).toMatch(/doesn’t close/);
+    expect(own(Array.from({ length: 1600 }, () => [0, 0]))).toMatch(/1500 are the most/);
+    expect(
+      own([
+        [0, 0],
+        [1, 0],
+        [1, 1],
+        [0, 0],
+      ]),
+    ).toBeUndefined();
+  });
+});
+
+describe('cups in files', () => {
+  const cups = typicalCups.map((cup) => cupSchema.parse({ ...cup, seam: 'weld, left' }));
+  test('the library is sound, and encloses what it says it holds', () => {
+    for (const cup of cups) {
+      expect(cupSchema.safeParse(cup).success).toBe(true);
+      expect(volumeCheck(enclosedVolume(cup.stations), cup.volume)).toMatch(/the rest is its wall/);
+    }
+  });
+  test('come back as they went, as JSON and as a table', () => {
+    expect(readCups(cupsJson(cups))).toEqual({ ok: true, cups });
+    expect(readCups(cupsCsv(cups))).toEqual({ ok: true, cups });
+  });
+  test('a table with semicolons, decimal commas, a byte-order mark and columns in another order', () => {
+    const read = readCups(
+      '\uFEFFkind;name;round_1_mm;height_2_mm;round_2_mm;volume_ml\nTapered;Becher;"220,5";200;"280,25";600\n',
+    );
+    expect(read).toMatchObject({
+      ok: true,
+      cups: [
+        {
+          name: 'Becher',
+          shape: 'tapered',
+          lipStrip: 10,
+          stations: [
+            { height: 0, circumference: 220.5 },
+            { height: 200, circumference: 280.25 },
+          ],
+        },
+      ],
+    });
+  });
+  test('a name that a spreadsheet would run goes out quoted and comes back plain', () => {
+    const evil = [{ ...cups[0], name: '=1+1' }];
+    expect(cupsCsv(evil)).toContain("'=1+1");
+    expect(readCups(cupsCsv(evil))).toMatchObject({ ok: true, cups: [{ name: '=1+1' }] });
+  });
+  test.each<[string, string, RegExp, RegExp]>([
+    ['no columns', 'a,b\n1,2\n', /first line/, /“name” and “kind”/],
+    [
+      'a word for a figure',
+      'name,kind,round_1_mm,height_2_mm,round_2_mm\nX,tapered,about 220,200,280\n',
+      /row 2, stations\[0\]\.circumference/,
+      /read off the tape/,
+    ],
+    [
+      'a shape no cup has',
+      'name,kind,round_1_mm,height_2_mm,round_2_mm\nX,tapered,100,20,790\n',
+      /row 2, stations\[1\]/,
+      /saucer/,
+    ],
+    [
+      'a kind nobody makes',
+      'name,kind,round_1_mm,height_2_mm,round_2_mm\nX,bowl,220,200,280\n',
+      /row 2, shape/,
+      /A cup is one of/,
+    ],
+    ['another format', '{"format":"x","version":1,"cups":[]}', /format/, /aurantia cups/],
+    ['half a JSON', '{"format":', /whole file/, /isn’t JSON/],
+    ['nothing', 'name,kind,round_1_mm,height_2_mm\n', /whole file/, /no cup in this table/],
+  ])('%s: a sentence, and no cup', (_, text, path, words) => {
+    const read = readCups(text);
+    if (read.ok) throw new Error('taken');
+    expect(read.faults[0].path).toMatch(path);
+    expect(read.faults[0].sentence).toMatch(words);
+  });
+  test('readings that make no cup are named', () => {
+    const odd = cupSchema.safeParse({
+      ...startingCup,
+      shape: 'curved',
+      stations: [
+        { height: 0, circumference: 220 },
+        { height: 90, circumference: 400 },
+        { height: 180, circumference: 240 },
+      ],
+    });
+    expect(odd.error?.issues[0]).toMatchObject({
+      path: ['stations', 1, 'circumference'],
+      message: expect.stringMatching(/74 % over what the two beside it lead to, 230 mm/),
+    });
+    const wide = cupSchema.safeParse({
+      ...startingCup,
+      recess: { depth: 2, diameter: 90 },
+      handle: { angle: 0, width: 120, from: 50, to: 40, length: 90, girth: 40 },
+    });
+    expect(wide.error?.issues.map(({ path }) => path.join('.'))).toEqual(['recess.diameter', 'handle.width', 'handle.to']);
+  });
+});
