@@ -1,5 +1,5 @@
 import { TestBed } from '@angular/core/testing';
-import { startingDesign, type Design } from '@aurantia/core';
+import { startingCup, startingDesign, type Design } from '@aurantia/core';
 import { Subject, throwError, of, type Observable } from 'rxjs';
 import { Autosave } from '../src/app/design/autosave';
 import { Api, ApiError } from '../src/app/services/api';
@@ -8,6 +8,7 @@ import { Drafts } from '../src/app/services/drafts';
 import { Notices } from '../src/app/services/notices';
 
 const cup = {
+  ...startingCup,
   name: 'Cup',
   shape: 'straight' as const,
   material: 'steel' as const,

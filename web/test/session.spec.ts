@@ -1,5 +1,5 @@
 import { TestBed } from '@angular/core/testing';
-import type { Design } from '@aurantia/core';
+import { areaSchema, layoutOf, type Design } from '@aurantia/core';
 import { Observable, of, Subject, throwError } from 'rxjs';
 import { Autosave } from '../src/app/design/autosave';
 import { DesignSession } from '../src/app/design/session';
@@ -9,6 +9,12 @@ import { Drafts, type Draft } from '../src/app/services/drafts';
 import { Notices } from '../src/app/services/notices';
 import { WorkshopMemory } from '../src/app/services/workshop';
 import { design, memoryStub } from './workshop';
+
+jest.mock('../src/app/workers/new-worker', () => ({ newLayoutWorker: () => layoutWorker }));
+const layoutWorker: { onmessage: ((event: { data: unknown }) => void) | null; postMessage: jest.Mock } = {
+  onmessage: null,
+  postMessage: jest.fn(),
+};
 
 class QuietChannel {
   static latest: QuietChannel | null = null;
@@ -68,7 +74,7 @@ test('an unsound change is a sentence, and the last good state stays', async () 
   await open();
   const sentence = session.change((one) => ({
     ...one,
-    areas: [{ ...one.areas[0], to: 900 } as Design['areas'][0], one.areas[1]],
+    areas: [{ ...one.areas[0], upper: { level: { by: 'foot', mm: 900 }, teeth: null } } as Design['areas'][0], one.areas[1]],
   }));
   expect(sentence).toMatch(/600 mm/);
   expect(session.document()).toBe(design);
@@ -137,4 +143,63 @@ test('a fix is one change, and can be undone', async () => {
   expect(session.document()?.coats).toHaveLength(4);
   session.undo();
   expect(session.document()).toBe(design);
+});
+
+describe('hundreds of motifs', () => {
+  const many = (seed: number) => (one: Design) => ({
+    ...one,
+    areas: [...one.areas.filter(({ id }) => id !== 'many'), scatterArea(seed)],
+  });
+  const scatterArea = (seed: number) =>
+    areaSchema.parse({
+      kind: 'scatter',
+      id: 'many',
+      name: 'Many',
+      outline: { shape: 'spot' },
+      width: 5,
+      count: 200,
+      seed,
+      clearance: 1,
+      turn: 'upright',
+      lower: { by: 'foot', mm: 0 },
+      upper: { by: 'rim', mm: 0 },
+    });
+  const answer = (data: unknown) => layoutWorker.onmessage?.({ data });
+
+  test('are laid out by the worker; till then the last good plan stands', async () => {
+    await open();
+    expect(session.plan()?.areas.areas).toHaveLength(2);
+    layoutWorker.postMessage.mockClear();
+    expect(session.change(many(1))).toBeNull();
+    TestBed.tick();
+    expect(session.behind()).toBe(true);
+    expect(session.plan()?.areas.areas).toHaveLength(2);
+    const [{ cup, areas }] = layoutWorker.postMessage.mock.calls[0] as [{ cup: Design['cup']; areas: Design['areas'] }];
+    answer({ layout: layoutOf(cup, areas), sentence: null });
+    expect(session.behind()).toBe(false);
+    expect(session.plan()?.areas.areas[2].motifs).toEqual({ wanted: 200, placed: 200 });
+  });
+
+  test('only the newest wish counts, and one that can’t be goes back to the last good state', async () => {
+    await open();
+    layoutWorker.postMessage.mockClear();
+    session.change(many(1));
+    TestBed.tick();
+    session.change(many(2));
+    TestBed.tick();
+    answer({ layout: layoutOf(design.cup, [...design.areas, scatterArea(1)]), sentence: null });
+    expect(session.behind()).toBe(true);
+    answer({ layout: null, sentence: 'Two edges lie so nearly on each other.' });
+    expect(session.document()?.areas[2]).toMatchObject({ seed: 1 });
+  });
+});
+
+test('a drag is one step back, and is kept once it ends', async () => {
+  await open();
+  for (const letter of 'abc') session.change(named(letter), 'drag');
+  expect(session.saving.state()).toBe('keeping');
+  session.endGesture();
+  expect(name()).toBe('c');
+  session.undo();
+  expect(name()).toBe('Design');
 });

@@ -1,5 +1,6 @@
 import { computed, signal, type WritableSignal } from '@angular/core';
 import {
+  startingCup,
   defaultSettings,
   startingItem,
   type Cup,
@@ -11,6 +12,7 @@ import {
 import { of } from 'rxjs';
 
 export const cup: Cup = {
+  ...startingCup,
   name: 'Cup',
   shape: 'tapered',
   material: 'steel',

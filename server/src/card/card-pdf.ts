@@ -72,22 +72,7 @@ function headOf(card: Card): Content[] {
       ],
     },
     { text: card.cup, color: SOFT, margin: [0, 0, 0, 5] },
-    {
-      layout: 'noBorders',
-      table: {
-        widths: [7, 'auto', '*'],
-        body: card.areas.map((area) => [
-          { canvas: [{ type: 'rect', x: 0, y: 1.5, w: 7, h: 7, r: 1.5, color: area.colour }] },
-          {
-            stack: [
-              { text: area.name, bold: true },
-              { text: `${area.where}, ${area.size}`, color: SOFT },
-            ],
-          },
-          { stack: [glittersText(area), { text: area.outcome, color: SOFT }] },
-        ]),
-      },
-    },
+    areasTable(card),
     {
       text: card.totals.map((total) => `${total.figure} ${total.label}`).join('   ·   '),
       margin: [0, 5, 0, 0],
@@ -96,6 +81,24 @@ function headOf(card: Card): Content[] {
     },
     ...(card.note ? [{ text: card.note, margin: [0, 3, 0, 0] as [number, number, number, number] }] : []),
   ];
+}
+
+/** The areas one under the other; many of them in two columns, so that the card stays one page. */
+function areasTable(card: Card): Content {
+  const rows = card.areas.map((area): Content[] => [
+    { canvas: [{ type: 'rect', x: 0, y: 1.5, w: 7, h: 7, r: 1.5, color: area.colour }] },
+    {
+      stack: [
+        { text: area.name, bold: true },
+        { text: `${area.where}, ${area.size}`, color: SOFT },
+      ],
+    },
+    { stack: [glittersText(area), { text: area.outcome, color: SOFT }] },
+  ]);
+  const table = (body: Content[][]): Content => ({ layout: 'noBorders', table: { widths: [7, 'auto', '*'], body } });
+  if (rows.length <= 4) return rows.length === 0 ? { text: '' } : table(rows);
+  const half = Math.ceil(rows.length / 2);
+  return { columns: [table(rows.slice(0, half)), table(rows.slice(half))], columnGap: 10 };
 }
 
 const glittersText = (area: Card['areas'][number]): string =>

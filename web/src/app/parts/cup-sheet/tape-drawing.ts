@@ -23,7 +23,14 @@ const MARGIN = 26;
           [attr.rx]="tape.r"
           [attr.ry]="tape.r * 0.11 + 0.6"
         />
-        <line class="lead" [class.on]="tape.on" [attr.x1]="82 + tape.r" [attr.x2]="164" [attr.y1]="tape.y" [attr.y2]="tape.label" />
+        <line
+          class="lead"
+          [class.on]="tape.on"
+          [attr.x1]="82 + tape.r"
+          [attr.x2]="164"
+          [attr.y1]="tape.y"
+          [attr.y2]="tape.label"
+        />
         <circle class="mark" [class.on]="tape.on" cx="172" [attr.cy]="tape.label" r="9" />
         <text [class.on]="tape.on" x="172" [attr.y]="tape.label + 4">{{ tape.index + 1 }}</text>
       }
