@@ -86,6 +86,19 @@ export const press = async (
   );
 };
 
+/** Opens an area in the list of the areas stage. */
+export async function openArea(browser: Browser, name: string): Promise<void> {
+  await browser.wait(
+    () =>
+      browser.executeScript<boolean>(
+        'const row = [...document.querySelectorAll("au-areas-stage li .row")].find((one) => one.querySelector("b").innerText === arguments[0]); if (!row) return false; if (row.getAttribute("aria-expanded") !== "true") row.click(); return row.getAttribute("aria-expanded") === "true"',
+        name,
+      ),
+    PATIENCE,
+    `no area ${name} to open`,
+  );
+}
+
 /** Takes the entry of an open menu that starts with a text. */
 export async function menuItem(browser: Browser, text: string): Promise<void> {
   await browser.wait(

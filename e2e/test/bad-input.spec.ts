@@ -50,26 +50,34 @@ test('stations that go backwards are named, and the cup stays', async () => {
 test('a cup too short for the areas is refused with the area’s name', async () => {
   await open('/designs/copper-eaves/cup');
   const before = await surface();
-  await type(browser, 'Height at the rim', '150');
-  await reads(browser, '“Ridge” reaches up to 195 mm, but this cup ends at 150 mm. The cup stays as it was.');
+  await type(browser, 'Height at the rim', '130');
+  await reads(browser, '“Eaves” reaches up to 150 mm, but this cup ends at 130 mm. The cup stays as it was.');
   expect(await surface()).toBe(before);
 });
 
 test('another cup that is too short takes the areas along when told', async () => {
-  await open('/designs/thistle-weave/cup');
+  await open('/designs/copper-eaves/cup');
   await press(browser, 'Wine cup 350 ml');
   await reads(browser, 'but this cup ends at 118 mm');
   await press(browser, 'Fit the areas to Wine cup 350 ml');
   await reads(browser, '284.1 cm² to coat', '.rail');
-  await reads(browser, '6 areas, none left over', '.rail');
+  await reads(browser, '4 areas, none left over', '.rail');
+  await kept(browser);
+});
+
+test('areas that go from the foot to the coats’ end fit any cup by themselves', async () => {
+  await open('/designs/thistle-weave/cup');
+  await press(browser, 'Wine cup 350 ml');
+  await reads(browser, '284.1 cm² to coat', '.rail');
+  await reads(browser, '8 areas, none left over', '.rail');
   await kept(browser);
 });
 
 test('an area outside the cup, and one upside down', async () => {
   await open('/designs/copper-eaves/areas');
-  await type(browser, 'Upper edge of Ridge', '300');
+  await type(browser, 'Upper edge', '300');
   await reads(browser, 'this cup ends at 205 mm', '.wrong-note');
-  await type(browser, 'Upper edge of Foot', '0');
+  await type(browser, 'Upper edge', '0');
   await reads(browser, 'must end above where it starts', '.wrong-note');
   await reads(browser, '4 areas, none left over', '.rail');
 });

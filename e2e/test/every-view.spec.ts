@@ -34,7 +34,8 @@ const go = async (path: string, says: string) => {
 const views: readonly [string, string, string][] = [
   ['designs', '/designs', 'Copper Eaves'],
   ['cup', '/designs/copper-eaves/cup', 'Which cup is it?'],
-  ['areas', '/designs/copper-eaves/areas', 'Left over on the wall'],
+  ['areas', '/designs/thistle-weave/areas', 'Left over on the wall'],
+  ['areas with motifs', '/designs/apiary-noon/areas', 'Left over on the wall'],
   ['colour', '/designs/copper-eaves/colour', 'By the eye'],
   ['coats', '/designs/copper-eaves/coats', 'Scuff and degrease'],
   ['amounts', '/designs/copper-eaves/amounts', 'Part A'],
@@ -139,18 +140,18 @@ test('units change everywhere at once and are kept', async () => {
   await press(browser, 'grams');
   await press(browser, 'Done');
   await reads(browser, '83.4 in² to coat', '.rail');
-  const edge = async () => (await named(browser, 'input', 'Upper edge of Foot')).getAttribute('value');
+  const edge = async () => (await named(browser, 'input', 'Upper edge')).getAttribute('value');
   await browser.wait(async () => (await edge()) === '2.44', 20000, 'the edge is never in inches');
-  await type(browser, 'Upper edge of Foot', '3');
+  await type(browser, 'Upper edge', '3');
   await browser.navigate().refresh();
   await kept(browser);
   expect(await edge()).toBe('3.00');
   await go('/designs/copper-eaves/card', 'Rest until cured through');
   await reads(browser, '0.00–3.00 in', '.sheet');
   const { document } = (await (await fetch(`${program.address}/api/designs/copper-eaves`)).json()) as {
-    document: { areas: { to: number }[] };
+    document: { areas: { upper: { level: { mm: number } } }[] };
   };
-  expect(document.areas[0].to).toBe(76.2);
+  expect(document.areas[0].upper.level.mm).toBe(76.2);
   await press(browser, /this workshop/);
   await press(browser, 'mm');
   await press(browser, 'ml');

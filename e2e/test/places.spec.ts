@@ -35,9 +35,16 @@ describe('a workshop of one’s own, empty at first', () => {
     await go('/cups');
     await reads(browser, 'No cup is measured yet');
     await press(browser, 'Measure a cup');
-    await type(browser, 'Name of the cup', 'Enamel mug');
     await press(browser, 'Straight');
-    await type(browser, 'Circumference at the rim', '251');
+    await reads(browser, 'Reading 1 of 2');
+    await type(browser, 'The tape reads', '251');
+    await press(browser, 'Next');
+    await type(browser, 'Height above the foot', '90');
+    await press(browser, 'Next');
+    await type(browser, 'Name of the cup', 'Enamel mug');
+    await type(browser, 'Holds, as sold', '300');
+    await reads(browser, 'The readings enclose 451 ml for a cup sold as 300 ml');
+    await press(browser, 'Keep this cup');
     await reads(browser, 'Enamel mug', 'section li');
 
     await go('/designs');
@@ -128,17 +135,6 @@ describe('the demo’s places', () => {
     await kept(browser);
     const names = (await get<{ document: { name: string } }[]>('designs')).map(({ document }) => document.name);
     expect(names).toEqual(expect.arrayContaining(['Peat Fire', 'Bog Fire']));
-  });
-
-  test('areas: a band on top takes from those below, and removing it gives back', async () => {
-    await go('/designs/apiary-noon/areas');
-    await press(browser, 'Add a band');
-    await type(browser, 'Lower edge of Band 5', '20');
-    await type(browser, 'Upper edge of Band 5', '40');
-    await reads(browser, /66\.6 cm²/, 'li:first-child .size');
-    await press(browser, 'Remove Band 5');
-    await reads(browser, /114\.2 cm²/, 'li:first-child .size');
-    await reads(browser, '4 areas, none left over', '.rail');
   });
 
   test('spoons: the coarser spoon steps the amounts by itself', async () => {

@@ -1,7 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { By, Key } from 'selenium-webdriver';
-import { kept, menuItem, named, painted, press, reads, see, type, type Browser } from '../src/browser';
+import { kept, menuItem, named, openArea, painted, press, reads, see, type, type Browser } from '../src/browser';
 import type { Program } from '../src/program';
 import { demoForAll } from '../src/running';
 
@@ -43,8 +43,9 @@ test('from a cup to a card that someone else can work from', async () => {
   // Two bands.
   await stage('Areas');
   await press(browser, 'Split in two bands');
-  await type(browser, 'Upper edge of Band 1', '60');
-  await type(browser, 'Lower edge of Band 2', '60');
+  await type(browser, 'Upper edge', '60');
+  await openArea(browser, 'Band 2');
+  await type(browser, 'Lower edge', '60');
   await type(browser, 'Name of Band 2', 'Gable');
   await reads(browser, '2 areas, none left over', '.rail');
 
@@ -124,10 +125,10 @@ test('coats are dragged by the pointer too', async () => {
 
 test('undo and redo go through what was done, by button and by key', async () => {
   await browser.get(`${program.address}/designs/copper-eaves/areas`);
-  await type(browser, 'Upper edge of Foot', '70');
+  await type(browser, 'Upper edge', '70');
   await reads(browser, '0.0 cm²', '.left');
   await kept(browser);
-  const value = async () => (await named(browser, 'input', 'Upper edge of Foot')).getAttribute('value');
+  const value = async () => (await named(browser, 'input', 'Upper edge')).getAttribute('value');
   await press(browser, 'Undo');
   await browser.wait(async () => (await value()) === '62', 20000, 'undo never shows 62');
   await (await see(browser, 'au-cup-view canvas')).sendKeys(Key.chord(Key.CONTROL, Key.SHIFT, 'z'));

@@ -1,6 +1,7 @@
 import { healthNotes } from '../check';
 import type { Design, Settings } from '../design';
-import type { Plan, PlannedCoat } from '../plan';
+import type { Plan, PlannedArea, PlannedCoat } from '../plan';
+import { areaWords } from './area-words';
 import {
   amountText,
   areaText,
@@ -9,7 +10,6 @@ import {
   gramText,
   lengthText,
   percentText,
-  spanText,
   thicknessText,
   type Units,
 } from '../units';
@@ -51,13 +51,13 @@ export function cardOf(plan: Plan, design: Design, settings: Settings): Card {
   return {
     title: plan.name,
     workshop: settings.name,
-    cup: `${cup.name}, ${cup.shape}, ${lengthText(plan.surface.height, units)} tall, ${lengthText(plan.surface.footCircumference, units)} round the foot and ${lengthText(plan.surface.rimCircumference, units)} round the rim; ${lengthText(cup.lipStrip, units)} under the lip stays bare`,
+    cup: `${cup.name}, ${cup.shape}, ${lengthText(plan.surface.height, units)} tall, ${lengthText(plan.surface.footCircumference, units)} round the foot and ${lengthText(plan.surface.rimCircumference, units)} round the rim; ${lengthText(cup.lipStrip, units)} under the lip stays bare${cup.seam ? `; seam: ${cup.seam}` : ''}`,
     areas: plan.areas.areas.map((area) => {
       const blend = plan.blends.find((one) => one.area === area.id);
       return {
         name: area.name,
         colour: plan.finished[area.id],
-        where: area.from === null || area.to === null ? 'under the cup' : spanText(area.from, area.to, units),
+        where: whereText(area, design, units),
         size: areaText(area.area, units),
         glitters: (blend?.parts ?? []).map((part) => ({
           name: part.name,
@@ -86,6 +86,13 @@ export function cardOf(plan: Plan, design: Design, settings: Settings): Card {
     health: healthNotes,
     note: design.note,
   };
+}
+
+/** How the area is laid, so that it can be laid again; a mask says so. */
+function whereText(planned: PlannedArea, design: Design, units: Units): string {
+  const area = design.areas.find(({ id }) => id === planned.id);
+  const words = area ? areaWords(area, planned, units) : '';
+  return planned.masked ? `${words}, masked` : words;
 }
 
 /** What to do; said once, so that a card of many coats stays one page. */

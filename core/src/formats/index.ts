@@ -1,3 +1,4 @@
+export * from './area-words';
 export * from './design-file';
 export * from './json-schema';
 export * from './card';

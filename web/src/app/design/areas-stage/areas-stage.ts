@@ -1,15 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, model, signal } from '@angular/core';
 import {
+  areaHandles,
   areaKinds,
+  areaWords,
   circumferenceAt,
   coatedHeight,
-  countText,
   cupKinds,
   lengthText,
-  outlineName,
   snapLines,
   snapTo,
-  spanText,
   withArea,
   withAreaChanged,
   withAreaOrder,
@@ -27,6 +26,7 @@ import {
   type WallPlace,
 } from '@aurantia/core';
 import { v7 } from 'uuid';
+import type { HandleMove } from '../../parts/area-handle/area-handle';
 import { AreaPipe } from '../../parts/fields/unit-pipes';
 import { WorkshopMemory } from '../../services/workshop';
 import { FindingNote } from '../finding-note/finding-note';
@@ -148,12 +148,17 @@ export class AreasStage {
     this.move(index, event.key === 'ArrowUp' ? -1 : 1);
   }
 
-  /** A handle was dragged or stepped: taken to a sensible line that is near, if by the pointer. */
-  handleMoved({ key, place, byKey }: { key: string; place: WallPlace; byKey: boolean }): void {
+  /** A handle was dragged, then it takes to a sensible line that is near, or stepped by keys. */
+  handleMoved(move: HandleMove): void {
     const id = this.chosen() as AreaId | null;
-    if (id === null) return;
-    const to = byKey ? place : this.onLines(id, place);
-    const sentence = this.session.change((design) => withHandleMoved(design, id, key, to), `${id} ${key}`);
+    const design = this.session.document();
+    const area = design?.areas.find((one) => one.id === id);
+    if (id === null || !design || !area) return;
+    const handle = areaHandles(area, design.cup).find(({ key }) => key === move.key);
+    if (!handle) return;
+    const to =
+      'to' in move ? this.onLines(id, move.to) : { angle: handle.angle + move.by.angle, height: handle.height + move.by.height };
+    const sentence = this.session.change((one) => withHandleMoved(one, id, move.key, to), `${id} ${move.key}`);
     this.refused.set(sentence ? { id, sentence } : null);
   }
 
@@ -174,32 +179,9 @@ export class AreasStage {
 
   /** What an area is, in a line under its name. */
   private lineOf(area: Area): string {
-    const units = this.memory.units();
-    const planned = this.plan().areas.areas.find(({ id }) => id === area.id);
-    const marks = [area.masked ? 'masked' : '', area.locked ? 'locked' : ''].filter((mark) => mark !== '');
-    const wide = planned ? spanText(planned.lowerWidth ?? 0, planned.upperWidth ?? 0, units) : '';
-    const says = () => {
-      switch (area.kind) {
-        case 'band':
-          return planned && planned.from !== null && planned.to !== null
-            ? `band, ${spanText(planned.from, planned.to, units)} up`
-            : 'band';
-        case 'wedge':
-          return `section, ${wide} wide`;
-        case 'spiral':
-          return `${countText(area.stripes, 'stripe')}, ${lengthText(area.width, units)} wide`;
-        case 'wave':
-          return `${countText(area.waves, 'wave')}, ${lengthText(area.width, units)} wide`;
-        case 'window':
-          return `${outlineName(area.outline)}, ${lengthText(area.width, units)} wide`;
-        case 'scatter':
-          return `${planned?.motifs?.placed ?? area.count} × ${outlineName(area.outline)}, ${lengthText(area.width, units)}`;
-        case 'base':
-          return 'the disc under the cup';
-        case 'grip':
-          return 'the outside of the handle';
-      }
-    };
-    return [says(), ...marks].join(', ');
+    const planned = this.plan().areas.areas.find(({ id }) => id === area.id) ?? null;
+    return [areaWords(area, planned, this.memory.units()), area.masked ? 'masked' : '', area.locked ? 'locked' : '']
+      .filter((words) => words !== '')
+      .join(', ');
   }
 }

@@ -2,6 +2,12 @@ import { computed, Directive, inject, input, output } from '@angular/core';
 import { lengthText, type AreaHandle, type WallPlace } from '@aurantia/core';
 import { WorkshopMemory } from '../../services/workshop';
 
+/**
+ * A handle dragged to a place of the wall, or stepped by so much from where it is: a held key is faster
+ * than the page is drawn, so only the owner knows where that is.
+ */
+export type HandleMove = { readonly key: string; readonly to: WallPlace } | { readonly key: string; readonly by: WallPlace };
+
 /** A point of an area that can be dragged, or moved by arrow keys: 1 mm or 1° a press, ten with Shift. */
 @Directive({
   selector: '[auHandle]',
@@ -31,7 +37,7 @@ export class AreaHandleDirective {
   readonly top = input.required<number>();
   /** where on the wall a point of the window is */
   readonly wallAt = input.required<(clientX: number, clientY: number) => WallPlace | null>();
-  readonly moved = output<{ readonly key: string; readonly place: WallPlace; readonly byKey: boolean }>();
+  readonly moved = output<HandleMove>();
   readonly done = output();
 
   protected held = false;
@@ -59,7 +65,7 @@ export class AreaHandleDirective {
   protected pull(event: PointerEvent): void {
     if (!this.held) return;
     const place = this.wallAt()(event.clientX, event.clientY);
-    if (place) this.moved.emit({ key: this.handle().key, place, byKey: false });
+    if (place) this.moved.emit({ key: this.handle().key, to: place });
   }
 
   protected letGo(): void {
@@ -74,14 +80,14 @@ export class AreaHandleDirective {
     if (round === 0 && up === 0) return;
     event.preventDefault();
     event.stopPropagation();
-    const { key, angle, height, goes } = this.handle();
     // On a handle that only goes round, up and down turn it too, and the other way about.
+    const { key, goes } = this.handle();
     const by =
       goes === 'round'
-        ? { angle: angle + (round + up) * step, height }
+        ? { angle: (round + up) * step, height: 0 }
         : goes === 'up'
-          ? { angle, height: height + (up + round) * step }
-          : { angle: angle + round * step, height: height + up * step };
-    this.moved.emit({ key, place: by, byKey: true });
+          ? { angle: 0, height: (up + round) * step }
+          : { angle: round * step, height: up * step };
+    this.moved.emit({ key, by });
   }
 }

@@ -28,7 +28,7 @@ import { Flakes } from '../../services/flakes';
 import { Notices } from '../../services/notices';
 import { WorkshopMemory } from '../../services/workshop';
 import type { LatheCup } from './lathe-cup';
-import { AreaHandleDirective } from '../area-handle/area-handle';
+import { AreaHandleDirective, type HandleMove } from '../area-handle/area-handle';
 import { linesSeen, placeSeenAt, seenAt } from './cup-lines';
 import { paintCup } from './paint-cup';
 import { radiusAt, rowOf, stanceIn, topOf, type Stance } from './projection';
@@ -54,7 +54,7 @@ export class CupView {
   readonly chosen = input<string | null>(null);
   /** points of the chosen area that can be dragged here too */
   readonly handles = input<readonly AreaHandle[]>([]);
-  readonly moved = output<{ readonly key: string; readonly place: WallPlace; readonly byKey: boolean }>();
+  readonly moved = output<HandleMove>();
   readonly done = output();
 
   private readonly canvas = viewChild.required<ElementRef<HTMLCanvasElement>>('canvas');

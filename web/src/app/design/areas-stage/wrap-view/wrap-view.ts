@@ -26,7 +26,7 @@ import {
   type Region,
   type WallPlace,
 } from '@aurantia/core';
-import { AreaHandleDirective } from '../../../parts/area-handle/area-handle';
+import { AreaHandleDirective, type HandleMove } from '../../../parts/area-handle/area-handle';
 import { ticksUpTo } from '../../../parts/cup-view/ruler';
 import { WorkshopMemory } from '../../../services/workshop';
 
@@ -49,7 +49,7 @@ export class WrapView {
   readonly design = input.required<Design>();
   readonly plan = input.required<Plan>();
   readonly chosen = model.required<string | null>();
-  readonly moved = output<{ readonly key: string; readonly place: WallPlace; readonly byKey: boolean }>();
+  readonly moved = output<HandleMove>();
   readonly done = output();
 
   protected readonly size = signal({ width: 0, height: 0 });

@@ -1,0 +1,274 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { By, Key, type WebElement } from 'selenium-webdriver';
+import { kept, named, openArea, painted, press, reads, type, type Browser } from '../src/browser';
+import type { Program } from '../src/program';
+import { demoForAll } from '../src/running';
+
+let program: Program;
+let browser: Browser;
+demoForAll((ofAll, view) => {
+  program = ofAll;
+  browser = view;
+});
+
+const FOLDER = mkdtempSync(join(tmpdir(), 'aurantia-areas-'));
+const open = async (path: string) => {
+  await browser.get(`${program.address}${path}`);
+  await reads(browser, 'Left over on the wall');
+  await painted(browser);
+};
+const value = async (name: string) => (await named(browser, 'input', name)).getAttribute('value');
+const becomes = (name: string, wanted: string) =>
+  browser.wait(async () => (await value(name)) === wanted, 20000, `${name} never reads ${wanted}`);
+const handle = async (view: string, name: string): Promise<WebElement> => {
+  await named(browser, `${view} [role=slider]`, name);
+  return browser.findElement(By.css(`${view} [role=slider][aria-label="${name}"] .knob`));
+};
+/** Drags a handle by pixels, in steps as a hand does. The knob goes along, so the hand counts from where it was. */
+const drag = async (view: string, name: string, x: number, y: number) => {
+  const knob = await handle(view, name);
+  const [left, top] = await browser.executeScript<[number, number]>(
+    'const box = arguments[0].getBoundingClientRect(); return [Math.round(box.x + box.width / 2), Math.round(box.y + box.height / 2)]',
+    knob,
+  );
+  await browser
+    .actions({ async: true })
+    .move({ x: left, y: top })
+    .press()
+    .move({ x: left + Math.round(x / 2), y: top + Math.round(y / 2), duration: 100 })
+    .move({ x: left + x, y: top + y, duration: 150 })
+    .release()
+    .perform();
+};
+const pickFile = async (css: string, name: string, text: string) => {
+  const file = join(FOLDER, name);
+  writeFileSync(file, text);
+  await browser.findElement(By.css(css)).sendKeys(file);
+};
+
+describe('an edge is moved', () => {
+  test('by the pointer on the flat wall: figures follow, lines take it, one step back undoes it', async () => {
+    await open('/designs/copper-eaves/areas');
+    const before = (await value('Upper edge')) ?? '';
+    await drag('au-wrap-view', 'Upper edge of Foot', 0, -60);
+    await browser.wait(async () => Number(await value('Upper edge')) > 80, 20000, 'the edge never moves');
+    await reads(browser, /to (8|9)\d(\.5)? mm/, 'au-wrap-view');
+    await kept(browser);
+    await press(browser, 'Undo');
+    await becomes('Upper edge', before);
+    expect(await (await named(browser, 'button', 'Undo')).isEnabled()).toBe(false);
+    // Half way up the coated wall of 195 mm lies 35.5 mm above: the line takes what comes near it.
+    const mm = await browser.executeScript<number>(
+      'const knobs = ["Lower", "Upper"].map((one) => document.querySelector(`au-wrap-view [aria-label="${one} edge of Foot"] .knob`).getBoundingClientRect().y); return (knobs[0] - knobs[1]) / 62',
+    );
+    await drag('au-wrap-view', 'Upper edge of Foot', 0, Math.round(-36.4 * mm));
+    await becomes('Upper edge', '97.5');
+  });
+
+  test('by the pointer on the cup', async () => {
+    await open('/designs/peat-fire/areas');
+    await openArea(browser, 'Embers');
+    const before = Number(await value('Upper edge'));
+    await drag('au-cup-view', 'Upper edge of Embers', 0, 40);
+    await browser.wait(async () => Number(await value('Upper edge')) < before - 10, 20000, 'the edge never moves');
+  });
+
+  test('by arrow keys, a mm or ten at a time', async () => {
+    await open('/designs/orchard-frost/areas');
+    const slider = await named(browser, 'au-wrap-view [role=slider]', 'Upper edge of Grove');
+    await slider.sendKeys(Key.ARROW_UP, Key.ARROW_UP);
+    await becomes('Upper edge', '109');
+    await slider.sendKeys(Key.chord(Key.SHIFT, Key.ARROW_DOWN));
+    await becomes('Upper edge', '99');
+    expect(await (await named(browser, 'au-wrap-view [role=slider]', 'Upper edge of Grove')).getAttribute('aria-valuetext')).toBe(
+      '99 mm above the foot',
+    );
+  });
+});
+
+describe('sections round', () => {
+  test('a wanted width says what fits; made equal they leave no sliver, and the cup turns to the chosen one', async () => {
+    await open('/designs/peat-fire/areas');
+    await press(browser, 'Sections');
+    await type(browser, 'Each wide', '36');
+    await reads(browser, '5 sections fit, leaving a sliver of 10 mm. Made equal, each is 38 mm wide there.');
+    await press(browser, 'Make 5 equal');
+    await reads(browser, 'Section 5', 'au-areas-stage li');
+    await reads(browser, /none left over/, '.rail');
+    await reads(browser, '38 mm wide below', 'au-wrap-view');
+    await reads(browser, '53.3 mm wide above', 'au-wrap-view');
+    const turned = () =>
+      browser.executeScript<string>('return document.querySelector("au-cup-view .edge.chosen").getAttribute("d")');
+    const before = await turned();
+    await openArea(browser, 'Section 3');
+    await browser.wait(async () => (await turned()) !== before, 20000, 'the cup never turns');
+    await handle('au-cup-view', 'Left edge of Section 3');
+    await press(browser, 'Undo');
+    await reads(browser, '2 areas', '.rail');
+  });
+});
+
+describe('many motifs', () => {
+  test('200 of them come in from the worker, 10,000 get a sentence, none over another', async () => {
+    await open('/designs/thistle-weave/areas');
+    await press(browser, 'Scatter');
+    await reads(browser, '40 × spot', 'au-areas-stage li');
+    await type(browser, 'Wide', '5');
+    await type(browser, 'How many', '200');
+    await reads(browser, '200 × spot', 'au-areas-stage li');
+    await type(browser, 'How many', '10000');
+    await reads(browser, '2000 motifs are the most', '.wrong-note');
+    await reads(browser, '200 × spot', 'au-areas-stage li');
+    await type(browser, 'Wide', '400');
+    await reads(browser, 'A motif is at most 300 mm wide', '.wrong-note');
+    await type(browser, 'Wide', '290');
+    await reads(browser, 'a motif can’t be wider than the cup', '.wrong-note');
+    await press(browser, 'Remove Scatter 1');
+    await reads(browser, '8 areas, none left over', '.rail');
+  });
+
+  test('an SVG is reduced to its outline; one that can’t be leaves the last', async () => {
+    await open('/designs/slate-and-saffron/areas');
+    await openArea(browser, 'Saffron');
+    const evil =
+      '<svg xmlns="http://www.w3.org/2000/svg" onload="document.title=1"><script>document.title="gone"</script><image href="http://127.0.0.1:9/x.png"/><path d="M0 0L40 0L20 40Z"/></svg>';
+    await pickFile('au-outline input', 'Kite.svg', evil);
+    await reads(browser, 'Only its outline was taken; left out: script, image.', 'au-outline');
+    await reads(browser, 'Kite, 24 mm wide', 'au-areas-stage li');
+    expect(await browser.getTitle()).toBe('Slate & Saffron · Aurantia');
+    await pickFile('au-outline input', 'Knot.svg', '<svg><path d="M0 0L40 40L40 0L0 40Z"/></svg>');
+    await reads(browser, 'Lines of this outline cross', 'au-outline');
+    await reads(browser, 'The outline stays as it was.', 'au-outline');
+    await pickFile('au-outline input', 'Huge.svg', `<svg><path d="M0 0${'L1 1'.repeat(1_100_000)}Z"/></svg>`);
+    await reads(browser, 'over a megabyte', 'au-outline');
+    await reads(browser, 'Kite, 24 mm wide', 'au-areas-stage li');
+    await kept(browser);
+  });
+});
+
+describe('order, copies, locks and masks', () => {
+  test('a copy, a lock and a mask', async () => {
+    await open('/designs/apiary-noon/areas');
+    await openArea(browser, 'Pot 2');
+    await press(browser, 'Duplicate Pot 2');
+    await reads(browser, 'Pot 2 2', 'au-areas-stage li');
+    await reads(browser, 'Nothing of Pot 2 is left to see.');
+    await (await named(browser, 'input[type=checkbox]', 'locked')).click();
+    await reads(browser, 'locked', 'au-areas-stage li.chosen small');
+    expect(await (await named(browser, 'button', 'Remove Pot 2 2')).isEnabled()).toBe(false);
+    await browser.wait(
+      async () => (await browser.findElements(By.css('au-wrap-view [role=slider]'))).length === 0,
+      20000,
+      'a locked area has handles',
+    );
+    await (await named(browser, 'input[type=checkbox]', 'locked')).click();
+    await (await named(browser, 'input[type=checkbox]', 'masked')).click();
+    await reads(browser, 'masked', 'au-areas-stage li.chosen small');
+    await press(browser, 'Remove Pot 2 2');
+    await reads(browser, '5 areas, none left over', '.rail');
+  });
+
+  test('the order is changed by keys, and decides who is on top', async () => {
+    await open('/designs/apiary-noon/areas');
+    const names = () =>
+      browser.executeScript<string[]>(
+        'return [...document.querySelectorAll("au-areas-stage li .row b:first-child")].map((b) => b.innerText)',
+      );
+    const row = await named(browser, 'button.row', /^Cells, /);
+    await row.sendKeys(Key.chord(Key.ALT, Key.ARROW_UP));
+    await browser.wait(async () => (await names()).indexOf('Cells') === 3, 20000, 'it never goes under');
+    await press(browser, 'Undo');
+    await browser.wait(async () => (await names()).indexOf('Cells') === 4, 20000, 'it never comes back');
+  });
+
+  test('an edge counted as a share follows the cup', async () => {
+    await open('/designs/copper-eaves/areas');
+    await openArea(browser, 'Eaves');
+    const select = await named(browser, 'select', 'How lower edge is counted');
+    await select.sendKeys('of the wall');
+    await becomes('Lower edge', '31.79');
+    await kept(browser);
+  });
+});
+
+describe('templates', () => {
+  test('are drawn, warn of the pucker, and come as PDF', async () => {
+    await open('/designs/copper-eaves/areas');
+    await press(browser, 'Templates');
+    await press(browser, /^Eaves, strip/);
+    await reads(browser, 'cut the strip curved as drawn');
+    await (await named(browser, 'input[type=checkbox]', 'straight strip')).click();
+    await reads(browser, 'a straight strip puckers');
+    const link = await named(browser, 'a', /^PDF, \d+ pages? A4$/);
+    const reply = await fetch((await link.getAttribute('href')) ?? '');
+    expect(reply.headers.get('content-type')).toBe('application/pdf');
+    await press(browser, /^Eaves, outline film/);
+    await type(browser, 'Gap to cover', '2');
+    await reads(browser, 'Reaches 2.5 mm out');
+  });
+
+  test('a decal is planned: how far it wraps, where its middle goes, and laid as a coat', async () => {
+    await open('/designs/thistle-weave/areas');
+    await press(browser, 'Decal');
+    await type(browser, 'Wide', '60');
+    await reads(browser, /Wraps\s+80°/);
+    await reads(browser, /Slits\s+\d/);
+    await type(browser, 'Its middle above the foot', '900');
+    await reads(browser, 'Its middle must lie on the coated wall.', '.wrong-note');
+    await type(browser, 'Its middle above the foot', '85');
+    await press(browser, 'Lay it as a coat');
+    await reads(browser, 'It is among the coats now');
+    await reads(browser, '13 coats', '.rail');
+  });
+});
+
+describe('cups', () => {
+  test('the wizard asks kind by kind; a reading that can’t be stops it', async () => {
+    await browser.get(`${program.address}/cups`);
+    await press(browser, 'Measure a cup');
+    await press(browser, 'Stemmed glass');
+    await reads(browser, 'Stand the glass on paper');
+    await press(browser, 'Next');
+    await reads(browser, 'Wind a thread round the stem');
+    await type(browser, 'Height above the foot', '0');
+    await reads(browser, 'Heights go upwards', '.wrong-note');
+    expect(await (await named(browser, 'button', 'Next')).isEnabled()).toBe(false);
+    await press(browser, 'Close');
+    await press(browser, 'Small, with a handle');
+    await reads(browser, 'Patch wide');
+  });
+
+  test('a typical cup is marked until it is measured', async () => {
+    await browser.get(`${program.address}/cups`);
+    await press(browser, 'Typical cups');
+    await browser.wait(async () => (await browser.findElements(By.css('[mat-menu-item]'))).length > 10, 20000, 'no library');
+    await (await named(browser, '[mat-menu-item]', 'Plump 550 ml')).click();
+    await reads(browser, 'Typical readings from the library', 'aside');
+    await press(browser, 'they are my cup’s now');
+    await browser.wait(
+      async () => !(await (await browser.findElement(By.css('aside'))).getText()).includes('Typical readings'),
+      20000,
+      'still typical',
+    );
+  });
+
+  test('a table of cups comes in; a faulty one brings none and says why', async () => {
+    await browser.get(`${program.address}/cups`);
+    await reads(browser, 'Measuring sheet');
+    await pickFile(
+      'input[type=file]',
+      'bad.csv',
+      'name,kind,round_1_mm,height_2_mm,round_2_mm\nGood,tapered,220,200,280\nBad,tapered,about,200,280\n',
+    );
+    await reads(browser, 'row 3, stations[0].circumference', '.faults');
+    await pickFile(
+      'input[type=file]',
+      'good.csv',
+      'name;kind;round_1_mm;height_2_mm;round_2_mm\nBecher;tapered;"220,5";200;280\n',
+    );
+    await reads(browser, '1 cup came in from good.csv.');
+    await reads(browser, 'Becher', '.cups');
+  });
+});
