@@ -32,12 +32,24 @@ const LOW = 0;
 
 function motifs(count: number, width: number, seed = 5): Area {
   return areaSchema.parse({
-    kind: 'scatter', id: 'motifs', name: 'Motifs', outline: { shape: 'star' }, width, count, seed, clearance: 0.5, turn: 'any',
-    lower: { by: 'foot', mm: LOW }, upper: { by: 'rim', mm: 0 },
+    kind: 'scatter',
+    id: 'motifs',
+    name: 'Motifs',
+    outline: { shape: 'star' },
+    width,
+    count,
+    seed,
+    clearance: 0.5,
+    turn: 'any',
+    lower: { by: 'foot', mm: LOW },
+    upper: { by: 'rim', mm: 0 },
   });
 }
 const band: Area = areaSchema.parse({
-  kind: 'band', id: 'band', name: 'Band', lower: { level: { by: 'foot', mm: 0 } },
+  kind: 'band',
+  id: 'band',
+  name: 'Band',
+  lower: { level: { by: 'foot', mm: 0 } },
   upper: { level: { by: 'rim', mm: 0 }, teeth: { line: 'zigzag', count: 12, depth: 6 } },
 });
 
@@ -87,7 +99,11 @@ function plainDarts(wish: ScatterWish): number {
   const spots: { angle: number; along: number; radius: number }[] = [];
   for (let dart = 0; dart < 4e6 && spots.length < wish.count; dart += 1) {
     const height = measure.heightWith(low + random() * (high - low));
-    const spot = { angle: random() * 360, along: wallLength(wish.stations, 0, height), radius: radiusOf(circumferenceAt(wish.stations, height)) };
+    const spot = {
+      angle: random() * 360,
+      along: wallLength(wish.stations, 0, height),
+      radius: radiusOf(circumferenceAt(wish.stations, height)),
+    };
     const free = spots.every((other) => {
       const turn = Math.abs(other.angle - spot.angle);
       const round = ((other.radius + spot.radius) / 2) * Math.min(turn, 360 - turn) * (Math.PI / 180);
@@ -99,7 +115,16 @@ function plainDarts(wish: ScatterWish): number {
 }
 
 function scatter(): Row {
-  const wish: ScatterWish = { stations: curved.stations, from: 2, to: 126, count: 2000, apart: 2.9, dense: 0, seed: 9, allows: () => true };
+  const wish: ScatterWish = {
+    stations: curved.stations,
+    from: 2,
+    to: 126,
+    count: 2000,
+    apart: 2.9,
+    dense: 0,
+    seed: 9,
+    allows: () => true,
+  };
   let placed = 0;
   const grid = medianOf(5, () => (placed = scatterPlaces(wish).length));
   let darts = 0;
@@ -113,8 +138,13 @@ function scatter(): Row {
 
 async function wrapPdf(): Promise<Row> {
   const design = designSchema.parse({
-    version: 2, id: 'bench', name: 'Bench', cup: typicalCups.find((cup) => cup.shape === 'tapered' && cup.volume === 900),
-    areas: [band, motifs(200, 6)], blends: [], coats: [],
+    version: 2,
+    id: 'bench',
+    name: 'Bench',
+    cup: typicalCups.find((cup) => cup.shape === 'tapered' && cup.volume === 900),
+    areas: [band, motifs(200, 6)],
+    blends: [],
+    coats: [],
   });
   const plan = createPlanner()(design, { settings: settingsSchema.parse(defaultSettings), shelf: [] });
   let pages = 0;

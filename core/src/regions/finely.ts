@@ -20,6 +20,8 @@ export function finely(ring: Ring, stations: readonly Station[], step = STEP): R
   return ring.flatMap((to, i) => {
     if (i === 0) return [to];
     const from = ring[i - 1];
+    // Most edges of a motif are short already.
+    if (isShort(from, to, stations, step)) return [to];
     const pieces = Math.ceil(Math.max(Math.abs(to[0] - from[0]) / step.degrees, 1));
     if (from[1] === to[1]) return between(from, to, pieces);
     const [low, high] = from[1] < to[1] ? [from[1], to[1]] : [to[1], from[1]];
@@ -30,6 +32,13 @@ export function finely(ring: Ring, stations: readonly Station[], step = STEP): R
     ];
     return [...new Set(shares)].sort((a, b) => a - b).map((share) => onEdge(from, to, share));
   });
+}
+
+function isShort(from: Ring[number], to: Ring[number], stations: readonly Station[], step: typeof STEP): boolean {
+  if (Math.abs(to[0] - from[0]) > step.degrees || Math.abs(to[1] - from[1]) > step.mm) return false;
+  for (const { height } of stations)
+    if ((from[1] < height && to[1] > height) || (to[1] < height && from[1] > height)) return false;
+  return true;
 }
 
 const onEdge = (from: Ring[number], to: Ring[number], share: number): Ring[number] =>

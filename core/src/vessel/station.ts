@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { rememberEach } from '../remember';
 
 /** A tape measurement: `circumference` mm round the cup at `height` mm above the foot. */
 export const stationSchema = z.strictObject({
@@ -18,9 +19,11 @@ export class OffTheCupError extends RangeError {
   override readonly name = 'OffTheCupError';
 }
 
-/** The straight pieces between neighbouring stations, foot to rim. */
-export function piecesOf(stations: readonly Station[]): readonly (readonly [Station, Station])[] {
-  return stations.slice(1).map((upper, index) => [stations[index], upper] as const);
-}
+/** The straight pieces between neighbouring stations, foot to rim. Remembered: drawing asks for them thousands of times. */
+export const piecesOf = rememberEach(
+  (stations: readonly Station[]): readonly (readonly [Station, Station])[] =>
+    stations.slice(1).map((upper, index) => [stations[index], upper] as const),
+  1,
+);
 
 export const radiusOf = (circumference: number): number => circumference / (2 * Math.PI);

@@ -1,7 +1,7 @@
 import { heightOf } from './cup';
 import { piecesOf, type Station } from './station';
 import { flattenBand } from './flatten';
-import { circumferenceAt, heightAtWallLength, wallLength } from './wall';
+import { heightAtWallLength, wallLength } from './wall';
 
 /** A point of the unrolled wall, mm to the right and mm down from the top left corner of its frame. */
 export type FlatPoint = readonly [x: number, y: number];
@@ -77,17 +77,31 @@ function mapOf(stations: readonly Station[]): Unrolling {
   const rim = heightOf({ stations });
   const whole = wallLength(stations, 0, rim);
   const widest = Math.max(...stations.map((station) => station.circumference));
+  const along = stations.map(({ height }) => wallLength(stations, 0, height));
+  /** the piece a height lies in, and how far up it, as a share */
+  const pieceAt = (height: number): readonly [index: number, share: number] => {
+    let index = 1;
+    while (index < stations.length - 1 && height > stations[index].height) index += 1;
+    const [lower, upper] = [stations[index - 1], stations[index]];
+    return [index, Math.min(1, Math.max(0, (height - lower.height) / (upper.height - lower.height)))];
+  };
+  const between = (from: number, to: number, share: number) => from + share * (to - from);
+  const tapeAt = (height: number) => {
+    const [index, share] = pieceAt(height);
+    return between(stations[index - 1].circumference, stations[index].circumference, share);
+  };
   return {
     kind: 'map',
     width: widest,
     height: whole,
-    point: (angle, height) => [
-      widest / 2 + (angle / 360 - 0.5) * circumferenceAt(stations, Math.min(rim, Math.max(0, height))),
-      whole - wallLength(stations, 0, height),
-    ],
+    point: (angle, height) => {
+      const [index, share] = pieceAt(height);
+      const tape = between(stations[index - 1].circumference, stations[index].circumference, share);
+      return [widest / 2 + (angle / 360 - 0.5) * tape, whole - between(along[index - 1], along[index], share)];
+    },
     wallPoint: (x, y) => {
       const height = heightAtWallLength(stations, Math.min(whole, Math.max(0, whole - y)));
-      return { angle: ((x - widest / 2) / circumferenceAt(stations, Math.min(rim, Math.max(0, height))) + 0.5) * 360, height };
+      return { angle: ((x - widest / 2) / tapeAt(height) + 0.5) * 360, height };
     },
   };
 }

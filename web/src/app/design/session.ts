@@ -12,7 +12,7 @@ import {
   type Plan,
   type PlannedAreas,
 } from '@aurantia/core';
-import type { Subscription } from 'rxjs';
+import { defer, switchMap, timer, type Subscription } from 'rxjs';
 import { v7 } from 'uuid';
 import { Api, ApiError } from '../services/api';
 import { DesignList, keptDesignSchema, type KeptDesign } from '../services/designs';
@@ -24,6 +24,8 @@ import { Autosave } from './autosave';
 
 /** Outlines of more points than this are laid out by the worker: they may take longer than a frame. */
 const LONG_WORK = 2500;
+/** ms between two long layouts while something is dragged */
+const BETWEEN_LAYOUTS = 150;
 
 /** The open design: its document, its plan, the way back and forth. Lives as long as the workspace. */
 @Injectable()
@@ -205,11 +207,18 @@ export class DesignSession {
 
   private layOutElsewhere(): void {
     let wish: Subscription | null = null;
+    let asked = 0;
     effect(() => {
       const design = this.document();
       if (!design || !this.behind()) return;
       wish?.unsubscribe();
-      wish = this.layouts.layout(design.cup, design.areas).subscribe({
+      // A hand that drags sees its handle go along at once, and the whole layout a few times a second.
+      const wait = this.gesture === null ? 0 : Math.max(0, asked + BETWEEN_LAYOUTS - performance.now());
+      const ask = defer(() => {
+        asked = performance.now();
+        return this.layouts.layout(design.cup, design.areas);
+      });
+      wish = (wait > 0 ? timer(wait).pipe(switchMap(() => ask)) : ask).subscribe({
         next: (layout) => this.laidOut.set({ design, layout }),
         error: (error: unknown) => {
           this.notices.failed(error);

@@ -38,6 +38,7 @@ export class AreaHandleDirective {
   /** where on the wall a point of the window is */
   readonly wallAt = input.required<(clientX: number, clientY: number) => WallPlace | null>();
   readonly moved = output<HandleMove>();
+  readonly grabbed = output();
   readonly done = output();
 
   protected held = false;
@@ -60,6 +61,7 @@ export class AreaHandleDirective {
     target.setPointerCapture(event.pointerId);
     target.focus();
     this.held = true;
+    this.grabbed.emit();
   }
 
   protected pull(event: PointerEvent): void {

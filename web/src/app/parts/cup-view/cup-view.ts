@@ -23,7 +23,7 @@ import {
   type Region,
   type WallPlace,
 } from '@aurantia/core';
-import type { Subscription } from 'rxjs';
+import { switchMap, timer, type Subscription } from 'rxjs';
 import { Flakes } from '../../services/flakes';
 import { Notices } from '../../services/notices';
 import { WorkshopMemory } from '../../services/workshop';
@@ -35,6 +35,8 @@ import { radiusAt, rowOf, stanceIn, topOf, type Stance } from './projection';
 import { ticksUpTo } from './ruler';
 
 const RULER = 58;
+/** ms without a change before flakes are dropped anew */
+const QUIET = 120;
 
 /** The cup, large and turning, with a ruler and the edges of its areas. */
 @Component({
@@ -203,13 +205,17 @@ export class CupView {
     if (this.size().width === 0) return;
     this.busy.set(true);
     this.wish?.unsubscribe();
-    this.wish = this.flakes.picture('cup', { what: 'cup', plan: fieldPlanOf(plan), cup, pixelsPerMm }).subscribe({
-      next: (field) => {
-        this.field.set(field);
-        this.busy.set(false);
-      },
-      error: (error: unknown) => this.notices.failed(error),
-    });
+    // While a hand drags, the last picture stays; dropping flakes for each step would only slow the hand.
+    const pause = untracked(this.field) === null ? 0 : QUIET;
+    this.wish = timer(pause)
+      .pipe(switchMap(() => this.flakes.picture('cup', { what: 'cup', plan: fieldPlanOf(plan), cup, pixelsPerMm })))
+      .subscribe({
+        next: (field) => {
+          this.field.set(field);
+          this.busy.set(false);
+        },
+        error: (error: unknown) => this.notices.failed(error),
+      });
   }
 
   private draw(): void {

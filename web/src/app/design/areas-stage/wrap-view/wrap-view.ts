@@ -13,7 +13,6 @@ import {
 import {
   areaHandles,
   bandRegion,
-  coatedHeight,
   flatOutline,
   LEFT_OVER,
   lengthText,
@@ -53,7 +52,9 @@ export class WrapView {
   readonly done = output();
 
   protected readonly size = signal({ width: 0, height: 0 });
-  private readonly flat = computed(() => unrolling(this.design().cup.stations));
+  /** apart from the design, so that a moved area draws no wall anew */
+  private readonly cup = computed(() => this.design().cup);
+  private readonly flat = computed(() => unrolling(this.cup().stations));
   protected readonly kind = computed(() => this.flat().kind);
   protected readonly scale = computed(() => {
     const { width, height } = this.size();
@@ -73,9 +74,10 @@ export class WrapView {
     const [scale, [left, top]] = [this.scale(), this.offset()];
     return ([x, y]: FlatPoint): FlatPoint => [left + x * scale, top + y * scale];
   });
-  readonly wallAt = (clientX: number, clientY: number): WallPlace | null => {
-    const box = this.host.nativeElement.querySelector('svg')?.getBoundingClientRect();
-    if (!box) return null;
+  /** where the drawing lies in the window, asked for once a drag: asking makes the browser lay out the page */
+  private box: DOMRect | null = null;
+  readonly wallAt = (clientX: number, clientY: number): WallPlace => {
+    const box = this.box ?? this.host.nativeElement.getBoundingClientRect();
     const [left, top] = this.offset();
     return this.flat().wallPoint((clientX - box.left - left) / this.scale(), (clientY - box.top - top) / this.scale());
   };
@@ -107,7 +109,7 @@ export class WrapView {
   protected readonly top = computed(() => this.plan().surface.height);
   protected readonly handles = computed(() => {
     const area = this.area();
-    return area ? areaHandles(area, this.design().cup).map((handle) => ({ handle, ...this.placed(handle) })) : [];
+    return area ? areaHandles(area, this.cup()).map((handle) => ({ handle, ...this.placed(handle) })) : [];
   });
   protected readonly ticks = computed(() =>
     ticksUpTo(this.plan().surface.height, this.memory.units())
@@ -124,7 +126,6 @@ export class WrapView {
     const [x, y] = this.at()(this.flat().point(360, this.plan().surface.height));
     return { x: Math.min(x + 6, this.size().width - 32), y };
   });
-  protected readonly coatsEnd = computed(() => coatedHeight(this.design().cup));
   protected readonly bubbles = computed(() => {
     const area = this.area();
     return area ? this.bubblesOf(area) : [];
@@ -139,6 +140,15 @@ export class WrapView {
     inject(DestroyRef).onDestroy(() => watch.disconnect());
   }
 
+  protected grabbed(): void {
+    this.box = this.host.nativeElement.getBoundingClientRect();
+  }
+
+  protected letGo(): void {
+    this.box = null;
+    this.done.emit();
+  }
+
   private placed(handle: AreaHandle): { x: number; y: number } {
     const top = this.plan().surface.height;
     const [x, y] = this.at()(this.flat().point(handle.angle, Math.min(top, Math.max(0, handle.height))));
@@ -147,7 +157,7 @@ export class WrapView {
 
   private path(region: Region): string {
     if (this.size().width === 0) return '';
-    return flatOutline(region, this.design().cup.stations, this.flat())
+    return flatOutline(region, this.cup().stations, this.flat())
       .map((ring) => {
         const points = ring.slice(0, -1).map((point) => {
           const [x, y] = this.at()(point);
