@@ -109,8 +109,8 @@ async function dragging(browser: Browser, program: Program): Promise<Row> {
   await painted(browser);
   // The pointer moves once a frame, as a hand does. The profiler tells the page's own script from the
   // browser's drawing, which without a graphics card is most of it.
-  await browser.sendDevToolsCommand('Profiler.enable');
-  await browser.sendDevToolsCommand('Profiler.start');
+  await browser.sendDevToolsCommand('Profiler.enable', {});
+  await browser.sendDevToolsCommand('Profiler.start', {});
   const steps = await browser.executeAsyncScript<number[]>(`
     const done = arguments[0];
     const knob = document.querySelector('au-wrap-view [role=slider][aria-label^="Upper end"]');
@@ -131,7 +131,7 @@ async function dragging(browser: Browser, program: Program): Promise<Row> {
     };
     requestAnimationFrame(step);
   `);
-  const { profile } = (await browser.sendAndGetDevToolsCommand('Profiler.stop')) as unknown as { profile: Profile };
+  const { profile } = (await browser.sendAndGetDevToolsCommand('Profiler.stop', {})) as unknown as { profile: Profile };
   const native = new Set(
     profile.nodes.filter(({ callFrame }) => /^\((idle|program|root)\)$/.test(callFrame.functionName)).map(({ id }) => id),
   );
@@ -171,7 +171,7 @@ export async function programRows(): Promise<readonly Row[]> {
       await save(program),
       ...(await firstLoad(browser, program)),
       await typing(browser, program),
-      await dragging(browser, program),
+      await withoutGraphics(program),
     ];
   } finally {
     await browser.quit();

@@ -12,11 +12,8 @@ import {
   regionArea,
   scatterPlaces,
   settingsSchema,
-  templatePages,
-  templatesOf,
   defaultSettings,
   typicalCups,
-  usualWishes,
   wallLength,
   wallMeasure,
   type Area,
@@ -24,6 +21,7 @@ import {
   type Region,
   type ScatterWish,
 } from '@aurantia/core';
+import { templatePages, templatesOf, usualWishes } from '@aurantia/core/templates';
 import { templatePdf } from '../server/src/template/template-pdf';
 import { medianOf, medianOfAsync, type Row } from './measure';
 

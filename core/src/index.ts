@@ -1,3 +1,4 @@
+/* Templates, outlines from SVG and lists of cups lean on large packages: they are doors of their own (package.json), so that a first page needn't load them. */
 export * from './units';
 export * from './vessel';
 export * from './colour';
@@ -15,5 +16,4 @@ export * from './plan';
 export * from './field';
 export { randomStream } from './field/random';
 export * from './check';
-export * from './templates';
 export * from './formats';

@@ -1,4 +1,5 @@
-import { cupsCsv, cupsJson, cupSchema, enclosedVolume, readCups, startingCup, typicalCups, volumeCheck } from '../src';
+import { cupSchema, enclosedVolume, startingCup, typicalCups, volumeCheck } from '../src';
+import { cupsCsv, cupsJson, readCups } from '../src/formats/cups-file';
 
 describe('cups in files', () => {
   const cups = typicalCups.map((cup) => cupSchema.parse({ ...cup, seam: 'weld, left' }));

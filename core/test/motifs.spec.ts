@@ -5,7 +5,6 @@ import {
   cupSchema,
   inPolygon,
   layoutOf,
-  outlineFromSvg,
   outlineSchema,
   plainOutlines,
   planOf,
@@ -18,6 +17,7 @@ import {
   designSchema,
   type ScatterWish,
 } from '../src';
+import { outlineFromSvg } from '../src/motif/svg-outline';
 import { designWith, workshop } from './workshop';
 
 const plump = cupSchema.parse(typicalCups.find((cup) => cup.shape === 'curved'));

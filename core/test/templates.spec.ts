@@ -5,21 +5,16 @@ import {
   decalFit,
   designSchema,
   flattenBand,
-  outlineFilm,
   planOf,
   radiusOf,
   startingCup,
   stripFit,
-  templatePages,
-  templatesOf,
-  templateSvg,
   typicalCups,
-  usualWishes,
   wallLength,
   type Cup,
   type Design,
-  type Template,
 } from '../src';
+import { outlineFilm, templatePages, templatesOf, templateSvg, usualWishes, type Template } from '../src/templates';
 import { designWith, workshop } from './workshop';
 
 const taper = cupSchema.parse({

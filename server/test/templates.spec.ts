@@ -1,5 +1,5 @@
 import { inflateSync } from 'node:zlib';
-import { templatePages, type Template } from '@aurantia/core';
+import { templatePages, type Template } from '@aurantia/core/templates';
 import { templatePdf } from '../src/template/template-pdf';
 import { newFile, running, type Running } from './memory';
 

@@ -4,4 +4,3 @@ export * from './json-schema';
 export * from './card';
 export * from './card-text';
 export * from './cup-drawing';
-export * from './cups-file';

@@ -2,4 +2,3 @@ export * from './outline';
 export * from './plain-outlines';
 export * from './place-motif';
 export * from './scatter-places';
-export * from './svg-outline';

@@ -1,4 +1,4 @@
-import type { TemplatePage } from '@aurantia/core';
+import type { TemplatePage } from '@aurantia/core/templates';
 import type { Content } from 'pdfmake/interfaces';
 import { pdfmake } from '../pdf/pdf-maker';
 

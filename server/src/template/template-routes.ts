@@ -1,4 +1,5 @@
-import { planOf, templatePages, templatesOf, templateSvg, usualWishes, type Template } from '@aurantia/core';
+import { planOf } from '@aurantia/core';
+import { templatePages, templatesOf, templateSvg, usualWishes, type Template } from '@aurantia/core/templates';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
 import { ProblemError } from '../http/problem';

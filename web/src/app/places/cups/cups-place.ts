@@ -1,16 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatMenuModule } from '@angular/material/menu';
-import {
-  countText,
-  cupsCsv,
-  cupsJson,
-  planOf,
-  readCups,
-  startingDesign,
-  typicalCups,
-  volumeCheck,
-  type Cup,
-} from '@aurantia/core';
+import { countText, planOf, startingDesign, typicalCups, volumeCheck, type Cup } from '@aurantia/core';
+import { cupsCsv, cupsJson, readCups } from '@aurantia/core/cups-file';
 import { concatMap, from, last } from 'rxjs';
 import { v7 } from 'uuid';
 import { CupFigure } from '../../parts/cup-view/cup-figure';

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
-import { outlineFromSvg, outlineName, plainOutlines, shapeOf, type Outline, type PlainOutline } from '@aurantia/core';
+import { outlineName, plainOutlines, shapeOf, type Outline, type PlainOutline } from '@aurantia/core';
+import { outlineFromSvg } from '@aurantia/core/outline-file';
 
 /** Which outline: one of the plain ones, or an SVG of one's own, of which only the closed lines are kept. */
 @Component({

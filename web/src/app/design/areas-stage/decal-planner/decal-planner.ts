@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
-import { coatedHeight, decalFit, decalTemplate, linePath, type Coat, type CoatId, type Decal, type Design } from '@aurantia/core';
+import { coatedHeight, decalFit, type Coat, type CoatId, type Decal, type Design } from '@aurantia/core';
+import { decalTemplate, linePath } from '@aurantia/core/templates';
 import { v7 } from 'uuid';
 import { NumberField } from '../../../parts/fields/number-field';
 import { LengthPipe } from '../../../parts/fields/unit-pipes';

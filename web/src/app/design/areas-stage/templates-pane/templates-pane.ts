@@ -1,14 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
-import {
-  countText,
-  linePath,
-  templatePages,
-  templatesOf,
-  templateSvg,
-  usualWishes,
-  type Design,
-  type Plan,
-} from '@aurantia/core';
+import { countText, type Design, type Plan } from '@aurantia/core';
+import { linePath, templatePages, templatesOf, templateSvg, usualWishes } from '@aurantia/core/templates';
 import { NumberField } from '../../../parts/fields/number-field';
 import { LengthPipe } from '../../../parts/fields/unit-pipes';
 import { WorkshopMemory } from '../../../services/workshop';
