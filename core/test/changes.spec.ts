@@ -22,7 +22,7 @@ import {
   type ItemOf,
   type ShelfItemId,
 } from '../src';
-import { coat, designWith, ids, workshop } from './workshop';
+import { coat, demoFile, designWith, ids, workshop } from './workshop';
 
 const low = 'low' as AreaId;
 const high = 'high' as AreaId;
@@ -65,6 +65,13 @@ describe('areas', () => {
       expect(planOf(fitted, workshop).areas.leftOver.area).toBeCloseTo(0, 9);
       expect(fitted.coats[1]).toMatchObject({ centre: (height - 10) / 2 });
     }
+  });
+  test('teeth and waves shrink with the cup, so that neighbours still meet', () => {
+    const { design } = demoFile('copper-eaves');
+    const { design: small } = demoFile('slate-and-saffron');
+    const fitted = withCupFitted(design, small.cup);
+    sound(fitted);
+    expect(planOf(fitted, workshop).areas.leftOver.area).toBeLessThan(0.05);
   });
   test('an area takes its blend along when it goes; coats on it alone go on everything', () => {
     const design = withoutArea(

@@ -11,6 +11,25 @@ const shots: readonly { name: string; path: string; says: string; then?: (browse
   { name: 'cup', path: '/designs/orchard-frost/cup', says: 'Which cup is it?' },
   { name: 'areas', path: '/designs/thistle-weave/areas', says: 'Left over on the wall' },
   {
+    name: 'templates',
+    path: '/designs/copper-eaves/areas',
+    says: 'Left over on the wall',
+    then: async (browser) => {
+      await press(browser, 'Templates');
+      await press(browser, /^Ridge, lower edge/);
+      await reads(browser, 'whole teeth go once round');
+    },
+  },
+  {
+    name: 'decal',
+    path: '/designs/thistle-weave/areas',
+    says: 'Left over on the wall',
+    then: async (browser) => {
+      await press(browser, 'Decal');
+      await reads(browser, 'A flat decal on this wall');
+    },
+  },
+  {
     name: 'colour',
     path: '/designs/copper-eaves/colour',
     says: 'By the eye',
@@ -35,6 +54,17 @@ const shots: readonly { name: string; path: string; says: string; then?: (browse
   { name: 'card', path: '/designs/copper-eaves/card', says: 'Rest until cured through' },
   { name: 'shelf', path: '/shelf?item=first-frost', says: 'flakes in a ml' },
   { name: 'cups', path: '/cups', says: 'Measuring sheet' },
+  {
+    name: 'measuring',
+    path: '/cups',
+    says: 'Measuring sheet',
+    then: async (browser) => {
+      await press(browser, 'Measure a cup');
+      await press(browser, 'Stemmed glass');
+      await press(browser, 'Next');
+      await reads(browser, 'Wind a thread round the stem');
+    },
+  },
   {
     name: 'findings',
     path: '/designs/orchard-frost/coats',

@@ -176,7 +176,7 @@ describe('order, copies, locks and masks', () => {
       browser.executeScript<string[]>(
         'return [...document.querySelectorAll("au-areas-stage li .row b:first-child")].map((b) => b.innerText)',
       );
-    const row = await named(browser, 'button.row', /^Cells, /);
+    const row = await named(browser, 'button.row', /^Cells /);
     await row.sendKeys(Key.chord(Key.ALT, Key.ARROW_UP));
     await browser.wait(async () => (await names()).indexOf('Cells') === 3, 20000, 'it never goes under');
     await press(browser, 'Undo');

@@ -58,6 +58,25 @@ describe('each view passes axe and fits its window', () => {
     expect(await browser.executeScript('return document.documentElement.scrollWidth')).toBeLessThanOrEqual(820);
     await resize(browser, 1280, 800);
   });
+  test('sections, templates, the decal planner, the measuring wizard and a refused file', async () => {
+    await go('/designs/copper-eaves/areas', 'Left over on the wall');
+    await press(browser, 'Sections');
+    await reads(browser, 'wide at the foot');
+    expect(await violations()).toEqual([]);
+    await press(browser, 'Templates');
+    await reads(browser, 'Both sides are the seam.');
+    expect(await violations()).toEqual([]);
+    await press(browser, 'Decal');
+    await reads(browser, 'A flat decal on this wall');
+    expect(await violations()).toEqual([]);
+    await go('/cups', 'Measuring sheet');
+    await press(browser, 'Measure a cup');
+    await reads(browser, 'Which kind is it?');
+    expect(await violations()).toEqual([]);
+    await press(browser, 'Small, with a handle');
+    await reads(browser, 'Reading 1 of 2');
+    expect(await violations()).toEqual([]);
+  });
   test('dialogs, an open coat and a refused field', async () => {
     await go('/designs/copper-eaves/coats', 'Scuff and degrease');
     await browser.executeScript('document.querySelectorAll(".title")[10].click()');

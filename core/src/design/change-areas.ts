@@ -8,6 +8,7 @@ import {
   type AreaId,
   type AreaKindName,
   type Band,
+  type Edge,
   type WallPlace,
 } from '../areas';
 import { coatedHeight, footLevel, heightOf, topLevel, type Cup, type Level } from '../vessel';
@@ -128,7 +129,7 @@ function freeNumber(design: Design, from: number, named: (number: number) => str
 
 /**
  * The design on another cup. Levels counted as a share follow by themselves; those in mm keep their
- * share of the coated wall too when `fit` asks for it, to a tenth of a mm.
+ * share of the coated wall too, to a tenth of a mm.
  */
 export function withCupFitted(design: Design, cup: Cup): Design {
   const [before, after] = [coatedHeight(design.cup), coatedHeight(cup)];
@@ -137,7 +138,15 @@ export function withCupFitted(design: Design, cup: Cup): Design {
   return {
     ...design,
     cup,
-    areas: design.areas.map((area) => areaWithLevels(area, level)),
+    areas: design.areas.map((area) => squeezed(areaWithLevels(area, level), after / before)),
     coats: design.coats.map((coat) => (coat.kind === 'decal' ? { ...coat, centre: fitted(coat.centre) } : coat)),
   };
+}
+
+/** Teeth and waves grow and shrink with the levels they lie between, or they would reach past them. */
+function squeezed(area: Area, ratio: number): Area {
+  const scaled = (mm: number) => Math.max(0.5, Math.round(mm * ratio * 10) / 10);
+  const edge = (one: Edge): Edge => (one.teeth ? { ...one, teeth: { ...one.teeth, depth: scaled(one.teeth.depth) } } : one);
+  if (area.kind === 'band') return { ...area, lower: edge(area.lower), upper: edge(area.upper) };
+  return area.kind === 'wave' ? { ...area, swing: scaled(area.swing) } : area;
 }

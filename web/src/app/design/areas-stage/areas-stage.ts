@@ -83,6 +83,7 @@ export class AreasStage {
       line: this.lineOf(area),
     })),
   );
+  protected readonly chosenRow = computed(() => this.rows().find(({ area }) => area.id === this.chosen()) ?? null);
   protected readonly sections = computed(() => this.design().areas.filter(({ kind }) => kind === 'wedge').length);
   protected readonly findings = computed(() => this.plan().findings.filter(({ area }) => area !== null));
   protected readonly map = computed(() => this.design().cup.stations.length > 2);
