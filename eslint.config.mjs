@@ -23,7 +23,11 @@ export default tseslint.config(
   {
     files: ['core/src/**/*.ts'],
     rules: forbid([
-      { regex: '^(?!\\.{1,2}/|\\.\\.?$|zod$|culori/fn$|uuid$|polygon-clipping$|clipper2-ts$|svgpath$|fast-xml-parser$|papaparse$)', message: 'The core imports only its own files and pure packages: see its package.json.' },
+      {
+        regex:
+          '^(?!\\.{1,2}/|\\.\\.?$|zod$|culori/fn$|uuid$|polygon-clipping$|clipper2-ts$|svgpath$|fast-xml-parser$|papaparse$)',
+        message: 'The core imports only its own files and pure packages: see its package.json.',
+      },
     ]),
   },
   {

@@ -151,3 +151,75 @@ describe('what can’t be kept is named, and nothing changes', () => {
     expect(await server.ask('PUT', '/api/designs/nowhere', { parent: 1, document: design })).toMatchObject({ status: 404 });
   });
 });
+
+describe('what an earlier version of the program kept', () => {
+  const old = {
+    ...design,
+    version: 1,
+    id: 'old-one',
+    areas: [
+      { kind: 'band', id: 'low', name: 'Low', from: 0, to: 60 },
+      { kind: 'base', id: 'under', name: 'Underside' },
+    ],
+    blends: [],
+    coats: [],
+    cup: {
+      name: 'Old cup',
+      shape: 'straight',
+      material: 'steel',
+      stations: design.cup.stations.map(({ height }) => ({ height, circumference: 240 })),
+      lipStrip: 10,
+      volume: null,
+    },
+  };
+  const rawly = async () => {
+    await server.store
+      .insertInto('design')
+      .values({ id: 'old-one', latest: 1, kept_at: '2026-01-01T00:00:00.000Z', removed_at: null })
+      .execute();
+    await server.store
+      .insertInto('revision')
+      .values({
+        design_id: 'old-one',
+        number: 1,
+        parent: null,
+        document: JSON.stringify(old),
+        kept_at: '2026-01-01T00:00:00.000Z',
+      })
+      .execute();
+  };
+  const now = {
+    version: 2,
+    areas: [
+      {
+        kind: 'band',
+        lower: { level: { by: 'foot', mm: 0 }, teeth: null },
+        upper: { level: { by: 'foot', mm: 60 } },
+        masked: false,
+        locked: false,
+      },
+      { kind: 'base' },
+    ],
+    cup: { recess: null, handle: null, seam: '', typical: false },
+  };
+  test('opens as one of this version, and its revision stays as it was written', async () => {
+    await rawly();
+    expect((await server.ask('GET', '/api/designs/old-one')).body).toMatchObject({ document: now, revision: 1 });
+    expect((await server.ask('GET', '/api/designs/old-one/file')).body).toMatchObject({ version: 2, design: now });
+    const [row] = await server.store.selectFrom('revision').where('design_id', '=', 'old-one').select('document').execute();
+    expect(JSON.parse(row.document)).toEqual(old);
+  });
+  test('and a save goes on top of it in this version', async () => {
+    await rawly();
+    const opened = (await server.ask('GET', '/api/designs/old-one')).body as { document: object };
+    const { status, body } = await server.ask('PUT', '/api/designs/old-one', {
+      parent: 1,
+      document: { ...opened.document, name: 'New name' },
+    });
+    expect({ status, body }).toMatchObject({ status: 200, body: { revision: 2, document: { ...now, name: 'New name' } } });
+  });
+  test('a file or a draft of that version comes in too', async () => {
+    const { status, body } = await server.ask('POST', '/api/designs', { ...old, id: 'drafted' });
+    expect({ status, body }).toMatchObject({ status: 201, body: { document: now } });
+  });
+});
