@@ -129,7 +129,7 @@ describe('files', () => {
   test('rubbish and another version are refused with the place and a sentence', async () => {
     await bring('equal parts, more or less');
     await reads(browser, 'This isn’t JSON', '.faults');
-    await bring(good.replace('"version": 1', '"version": 7'));
+    await bring(good.replace('"version": 2', '"version": 7'));
     await reads(browser, 'This file is of another version; this program reads version 2.', '.faults');
     await bring(good.replace('"item": "penny-rain"', '"item": "no-such-jar"'));
     await reads(browser, 'No glitter with the id “no-such-jar” is on the shelf in this file.', '.faults');

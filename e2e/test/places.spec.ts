@@ -35,7 +35,7 @@ describe('a workshop of one’s own, empty at first', () => {
     await go('/cups');
     await reads(browser, 'No cup is measured yet');
     await press(browser, 'Measure a cup');
-    await press(browser, 'Straight');
+    await press(browser, /^Straight /);
     await reads(browser, 'Reading 1 of 2');
     await type(browser, 'The tape reads', '251');
     await press(browser, 'Next');

@@ -14,7 +14,7 @@ async function wizard() {
   const root = fixture.nativeElement as HTMLElement;
   const press = async (text: string) => {
     const button = [...root.querySelectorAll('button')].find(
-      (one) => (one.getAttribute('aria-label') ?? one.textContent?.trim()) === text,
+      (one) => (one.querySelector('b') ?? one).textContent?.trim() === text,
     );
     if (!button) throw new Error(`no ${text}`);
     button.click();
