@@ -207,6 +207,12 @@ describe('other templates', () => {
     const fit = decalFit(plump.stations, { ...decal, centre: 60, angle: 180 });
     expect(fit.slits).toBeGreaterThan(0);
     expect(fit.says.join(' ')).toMatch(/puckers/);
+    const lean = decalFit(taper.stations, { ...decal, centre: 90 });
+    expect(lean).toMatchObject({ difference: 0, slits: 0 });
+    expect(lean.says[0]).toBe('It lies flat.');
+    // On the fan its straight edge of 70 mm leaves the arc through its middle by R − √(R² − 35²).
+    const fan = flattenBand(taper.stations, 0, 90);
+    expect(lean.bow).toBeCloseTo((fan.outerRadius ?? 0) - Math.sqrt((fan.outerRadius ?? 0) ** 2 - 35 ** 2), 2);
     expect(decalFit(taper.stations, { ...decal, centre: 5 }).says[0]).toMatch(/below the foot/);
     expect(decalFit(taper.stations, { ...decal, width: 400 }).says[0]).toMatch(/wider than the cup/);
   });

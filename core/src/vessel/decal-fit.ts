@@ -13,8 +13,10 @@ export interface DecalFit {
   /** heights it lies between */
   readonly from: number;
   readonly to: number;
-  /** how much its lower and upper edges differ once on the cup */
+  /** how much longer or shorter than a flat sheet's the wall under it is somewhere: 0 on one cone */
   readonly difference: number;
+  /** how far its straight edges bow away from level where the wall leans: w²/8R, R the fan's radius */
+  readonly bow: number;
   /** cuts from its edge inwards that let a flat sheet lie down; 0 where it lies by itself */
   readonly slits: number;
   readonly slitDepth: number;
@@ -30,8 +32,8 @@ export interface Decal {
 }
 
 /**
- * Where a flat decal comes to lie, and how well. A sheet bends round a cone but not over a curve: it
- * has to give where its edges should be of different length, or where the wall bends under it.
+ * Where a flat decal comes to lie, and how well. A cone is a flat sheet rolled up, so on one cone a
+ * decal lies down by itself and only its level edges bow; over a bulge or a waist it can't.
  */
 export function decalFit(stations: readonly Station[], decal: Decal): DecalFit {
   const height = heightOf({ stations });
@@ -42,8 +44,12 @@ export function decalFit(stations: readonly Station[], decal: Decal): DecalFit {
   const from = heightAtWallLength(stations, Math.max(0, along - decal.height / 2));
   const to = heightAtWallLength(stations, Math.min(whole, along + decal.height / 2));
   const share = decal.width / round;
-  const edges = [circumferenceAt(stations, from), round, circumferenceAt(stations, to)].map((tape) => tape * share);
-  const difference = Math.max(...edges) - Math.min(...edges);
+  const [low, high] = [circumferenceAt(stations, from), circumferenceAt(stations, to)];
+  const slant = wallLength(stations, from, to);
+  const onCone = (mm: number) => low + ((high - low) * wallLength(stations, from, mm)) / slant;
+  const bends = stations.filter((station) => station.height > from && station.height < to);
+  const difference = share * Math.max(0, ...bends.map((station) => Math.abs(station.circumference - onCone(station.height))));
+  const bow = (decal.width ** 2 * Math.abs(high - low)) / (8 * round * slant);
   const bend = sharpestBend(stations, from, to);
   const slits = difference > PUCKER ? Math.min(24, 2 * Math.ceil(difference / (2 * PUCKER))) : bend > 12 ? 2 : 0;
   const says: string[] = [];
@@ -52,10 +58,12 @@ export function decalFit(stations: readonly Station[], decal: Decal): DecalFit {
   if (along + decal.height / 2 > whole) says.push('It reaches above the rim. Move its centre down, or make it smaller.');
   if (difference > PUCKER)
     says.push(
-      `Its edges should differ by ${difference.toFixed(1)} mm; a flat sheet puckers there. Slit it as given, or cut it curved.`,
+      `The wall under it is up to ${difference.toFixed(1)} mm longer or shorter than a flat sheet; it puckers there. Slit it as given.`,
     );
   if (bend > 12) says.push(`The wall bends by ${bend.toFixed(0)}° under it; a stiff sheet lifts at the bend.`);
   if (says.length === 0) says.push('It lies flat.');
+  if (bow > 0.5)
+    says.push(`The wall leans: its straight edges bow by ${bow.toFixed(1)} mm, so line up its middle, not its corners.`);
   return {
     wrap: 360 * share,
     centreFromSeam: (round * decal.angle) / 360,
@@ -63,6 +71,7 @@ export function decalFit(stations: readonly Station[], decal: Decal): DecalFit {
     from,
     to,
     difference,
+    bow,
     slits,
     slitDepth: slits > 0 ? Math.round((decal.height / 3) * 10) / 10 : 0,
     says,
