@@ -147,7 +147,7 @@ describe('the card', () => {
       expect.stringMatching(/^10\.\d ml of it sinks into the glitter$/),
     ]);
     expect(amountLines(first, inches)[1]).toMatch(/^Slow 1:1: A 21\.[45] g \+ B 19\.5 g = 4[01]\.\d g$/);
-    expect(cardOf(plan, design, { ...settings, units: inches }).areas[0].where).toBe('0.00–2.44 in');
+    expect(cardOf(plan, design, { ...settings, units: inches }).areas[0].where).toBe('band, 0.00–2.44 in up');
   });
   test('says a caution once and points back at coats that repeat', () => {
     const cautions = card.coats.flatMap((one) => one.cautions);

@@ -1,15 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
 import { coatedHeight, decalFit, type Coat, type CoatId, type Decal, type Design } from '@aurantia/core';
-import { decalTemplate, linePath } from '@aurantia/core/templates';
+import { decalTemplate } from '@aurantia/core/templates';
 import { v7 } from 'uuid';
 import { NumberField } from '../../../parts/fields/number-field';
 import { LengthPipe } from '../../../parts/fields/unit-pipes';
 import { DesignSession } from '../../session';
+import { SheetDrawing } from '../sheet-drawing';
 
 /** Where a flat decal comes to lie: how far it wraps, where its middle goes, and whether it lies down. */
 @Component({
   selector: 'au-decal-planner',
-  imports: [NumberField, LengthPipe],
+  imports: [NumberField, LengthPipe, SheetDrawing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './decal-planner.html',
   styleUrl: './decal-planner.scss',
@@ -31,10 +32,7 @@ export class DecalPlanner {
     return angle >= 0 && angle <= 360 ? null : 'An angle is 0 to 360°, from the seam.';
   });
   protected readonly fit = computed(() => decalFit(this.design().cup.stations, this.decal()));
-  protected readonly sheet = computed(() => {
-    const [sheet] = decalTemplate('Decal', this.decal(), this.design().cup.stations).sheets;
-    return { ...sheet, lines: sheet.lines.map((line) => ({ role: line.role, path: linePath(line) })) };
-  });
+  protected readonly sheet = computed(() => decalTemplate('Decal', this.decal(), this.design().cup.stations).sheets[0]);
 
   protected set(change: Partial<Decal>): void {
     this.said.set('');

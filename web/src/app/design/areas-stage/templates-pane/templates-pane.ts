@@ -1,14 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
 import { countText, type Design, type Plan } from '@aurantia/core';
-import { linePath, templatePages, templatesOf, templateSvg, usualWishes } from '@aurantia/core/templates';
+import { templatePages, templatesOf, templateSvg, usualWishes } from '@aurantia/core/templates';
 import { NumberField } from '../../../parts/fields/number-field';
 import { LengthPipe } from '../../../parts/fields/unit-pipes';
 import { WorkshopMemory } from '../../../services/workshop';
+import { SheetDrawing } from '../sheet-drawing';
 
 /** Every template of the design: what it looks like flat, what to know before cutting, and the files. */
 @Component({
   selector: 'au-templates-pane',
-  imports: [NumberField, LengthPipe],
+  imports: [NumberField, LengthPipe, SheetDrawing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './templates-pane.html',
   styleUrl: './templates-pane.scss',
@@ -28,15 +29,6 @@ export class TemplatesPane {
   protected readonly template = computed(() => this.offer()?.draw(this.wishes()) ?? null);
   protected readonly isFilm = computed(() => this.offer()?.id.startsWith('film ') ?? false);
   protected readonly isStrip = computed(() => /^(strip|lower|upper) /.test(this.offer()?.id ?? ''));
-  protected readonly sheets = computed(() =>
-    (this.template()?.sheets ?? []).map((sheet, index) => ({
-      index,
-      title: sheet.title,
-      width: sheet.width,
-      height: sheet.height,
-      lines: sheet.lines.map((line) => ({ role: line.role, path: linePath(line) })),
-    })),
-  );
   protected readonly paper = computed(() => this.memory.settings().paper);
   protected readonly pages = computed(() => {
     const template = this.template();
