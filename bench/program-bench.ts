@@ -107,6 +107,10 @@ async function dragging(browser: Browser, program: Program): Promise<Row> {
   await browser.executeScript('[...document.querySelectorAll("li .row")].at(-1).click()');
   await reads(browser, 'Keep clear');
   await painted(browser);
+  // The cup turns to the chosen area first; only once it stands still is a drag measured.
+  await browser.executeAsyncScript(
+    'const done = arguments[0]; let before = null; let still = 0; const look = () => { const now = document.querySelector("au-cup-view .edge.chosen").getAttribute("d"); still = now === before ? still + 1 : 0; before = now; if (still < 40) requestAnimationFrame(look); else done(); }; look()',
+  );
   // The pointer moves once a frame, as a hand does. The profiler tells the page's own script from the
   // browser's drawing, which without a graphics card is most of it.
   await browser.sendDevToolsCommand('Profiler.enable', {});

@@ -25,7 +25,7 @@ import { Autosave } from './autosave';
 /** Outlines of more points than this are laid out by the worker: they may take longer than a frame. */
 const LONG_WORK = 2500;
 /** ms between two long layouts while something is dragged */
-const BETWEEN_LAYOUTS = 150;
+const BETWEEN_LAYOUTS = 250;
 
 /** The open design: its document, its plan, the way back and forth. Lives as long as the workspace. */
 @Injectable()

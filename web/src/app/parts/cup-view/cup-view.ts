@@ -35,8 +35,8 @@ import { radiusAt, rowOf, stanceIn, topOf, type Stance } from './projection';
 import { ticksUpTo } from './ruler';
 
 const RULER = 58;
-/** ms without a change before flakes are dropped anew */
-const QUIET = 120;
+/** ms without a change of the areas before flakes are dropped anew */
+const QUIET = 350;
 
 /** The cup, large and turning, with a ruler and the edges of its areas. */
 @Component({
@@ -70,6 +70,8 @@ export class CupView {
   private wish: Subscription | null = null;
   private drag: number | null = null;
   private turning = 0;
+  /** the areas of the picture last asked for */
+  private asked: Plan['areas'] | null = null;
 
   private readonly dots = Math.min(2, window.devicePixelRatio || 1);
   protected readonly stance = computed<Stance>(() => {
@@ -206,7 +208,8 @@ export class CupView {
     this.busy.set(true);
     this.wish?.unsubscribe();
     // While a hand drags, the last picture stays; dropping flakes for each step would only slow the hand.
-    const pause = untracked(this.field) === null ? 0 : QUIET;
+    const pause = untracked(this.field) === null || plan.areas === this.asked ? 0 : QUIET;
+    this.asked = plan.areas;
     this.wish = timer(pause)
       .pipe(switchMap(() => this.flakes.picture('cup', { what: 'cup', plan: fieldPlanOf(plan), cup, pixelsPerMm })))
       .subscribe({
