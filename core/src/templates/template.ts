@@ -1,3 +1,4 @@
+import * as z from 'zod';
 import type { FlatPoint } from '../vessel';
 
 /** What a line is for: the knife, a fold, or only the eye. */
@@ -31,6 +32,16 @@ export interface Template {
   readonly says: readonly string[];
   readonly sheets: readonly TemplateSheet[];
 }
+
+/** What a template's measures can be, mm; one schema for the screen and the server. */
+export const templateMeasures = {
+  gap: z.number().min(0, 'A gap can’t be negative.').max(20, 'A gap of over 20 mm wants an area of its own.'),
+  overlap: z.number().min(0, 'An overlap can’t be negative.').max(40, 'An overlap is at most 40 mm.'),
+} as const;
+
+/** What is wrong with a measure, a sentence; null when it can be. */
+export const templateWishFault = (measure: keyof typeof templateMeasures, mm: number): string | null =>
+  templateMeasures[measure].safeParse(mm).error?.issues[0].message ?? null;
 
 /** What a maker chooses for a template. Lengths mm. */
 export interface TemplateWishes {

@@ -1,5 +1,5 @@
 import { planOf } from '@aurantia/core';
-import { templatePages, templatesOf, templateSvg, usualWishes, type Template } from '@aurantia/core/templates';
+import { templatePages, templatesOf, templateSvg, templateMeasures, usualWishes, type Template } from '@aurantia/core/templates';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
 import { ProblemError } from '../http/problem';
@@ -9,16 +9,8 @@ import { templatePdf } from './template-pdf';
 const byId = z.object({ id: z.string().max(64) });
 const wishes = z.object({
   what: z.string().max(140),
-  gap: z.coerce
-    .number()
-    .min(0, 'A gap can’t be negative.')
-    .max(20, 'A gap of over 20 mm wants an area of its own.')
-    .default(usualWishes.gap),
-  overlap: z.coerce
-    .number()
-    .min(0, 'An overlap can’t be negative.')
-    .max(40, 'An overlap is at most 40 mm.')
-    .default(usualWishes.overlap),
+  gap: z.coerce.number().pipe(templateMeasures.gap).default(usualWishes.gap),
+  overlap: z.coerce.number().pipe(templateMeasures.overlap).default(usualWishes.overlap),
   straight: z.enum(['true', 'false']).default('false'),
 });
 

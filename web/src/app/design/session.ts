@@ -70,6 +70,7 @@ export class DesignSession {
     elsewhere.onmessage = ({ data }: MessageEvent<{ id: string; revision: number }>) => this.changedElsewhere(data);
     inject(DestroyRef).onDestroy(() => elsewhere.close());
     this.layOutElsewhere();
+    inject(DestroyRef).onDestroy(() => this.endGesture());
     this.saving.kept$.subscribe((kept) => elsewhere.postMessage({ id: kept.document.id, revision: kept.revision }));
   }
 

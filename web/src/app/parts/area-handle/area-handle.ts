@@ -28,6 +28,8 @@ export type HandleMove = { readonly key: string; readonly to: WallPlace } | { re
     '(pointercancel)': 'letGo()',
     '(keydown)': 'key($event)',
     '(keyup)': 'done.emit()',
+    // The key may come up elsewhere: what was stepped is kept all the same.
+    '(blur)': 'done.emit()',
   },
 })
 export class AreaHandleDirective {

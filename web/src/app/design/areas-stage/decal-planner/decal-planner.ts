@@ -18,21 +18,23 @@ import { SheetDrawing } from '../sheet-drawing';
 export class DecalPlanner {
   private readonly session = inject(DesignSession);
   readonly design = input.required<Design>();
+  /** apart from the design, so that what is typed outlives every change but that of the cup */
+  private readonly cup = computed(() => this.design().cup);
   protected readonly decal = linkedSignal<Decal>(() => ({
     width: 70,
     height: 50,
-    centre: Math.round(coatedHeight(this.design().cup) / 2),
+    centre: Math.round(coatedHeight(this.cup()) / 2),
     angle: 180,
   }));
   protected readonly said = signal('');
   protected readonly wrong = computed(() => {
     const { width, height, centre, angle } = this.decal();
     if (!(width >= 1 && height >= 1 && width <= 800 && height <= 800)) return 'A decal is 1 to 800 mm wide and tall.';
-    if (!(centre >= 0 && centre <= coatedHeight(this.design().cup))) return 'Its middle must lie on the coated wall.';
+    if (!(centre >= 0 && centre <= coatedHeight(this.cup()))) return 'Its middle must lie on the coated wall.';
     return angle >= 0 && angle <= 360 ? null : 'An angle is 0 to 360°, from the seam.';
   });
-  protected readonly fit = computed(() => decalFit(this.design().cup.stations, this.decal()));
-  protected readonly sheet = computed(() => decalTemplate('Decal', this.decal(), this.design().cup.stations).sheets[0]);
+  protected readonly fit = computed(() => decalFit(this.cup().stations, this.decal()));
+  protected readonly sheet = computed(() => decalTemplate('Decal', this.decal(), this.cup().stations).sheets[0]);
 
   protected set(change: Partial<Decal>): void {
     this.said.set('');

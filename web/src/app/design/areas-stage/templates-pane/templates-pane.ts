@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
 import { countText, type Design, type Plan } from '@aurantia/core';
-import { templatePages, templatesOf, templateSvg, usualWishes } from '@aurantia/core/templates';
+import { templatePages, templatesOf, templateSvg, templateWishFault, usualWishes } from '@aurantia/core/templates';
 import { NumberField } from '../../../parts/fields/number-field';
 import { LengthPipe } from '../../../parts/fields/unit-pipes';
 import { WorkshopMemory } from '../../../services/workshop';
@@ -22,12 +22,14 @@ export class TemplatesPane {
   protected readonly gap = signal(usualWishes.gap);
   protected readonly overlap = signal(usualWishes.overlap);
   protected readonly straight = signal(false);
+  protected readonly refused = signal<{ field: string; sentence: string } | null>(null);
   protected readonly offers = computed(() => templatesOf(this.design(), this.plan()));
   private readonly picked = linkedSignal<string | null>(() => null);
   protected readonly offer = computed(() => this.offers().find(({ id }) => id === this.picked()) ?? this.offers().at(0) ?? null);
   private readonly wishes = computed(() => ({ gap: this.gap(), overlap: this.overlap(), straight: this.straight() }));
   protected readonly template = computed(() => this.offer()?.draw(this.wishes()) ?? null);
   protected readonly isFilm = computed(() => this.offer()?.id.startsWith('film ') ?? false);
+  protected readonly mayBeStraight = computed(() => this.offer()?.id.startsWith('strip ') ?? false);
   protected readonly isStrip = computed(() => /^(strip|lower|upper) /.test(this.offer()?.id ?? ''));
   protected readonly paper = computed(() => this.memory.settings().paper);
   protected readonly pages = computed(() => {
@@ -44,6 +46,18 @@ export class TemplatesPane {
     });
     return `/api/designs/${encodeURIComponent(this.design().id)}/template.pdf?${query.toString()}`;
   });
+
+  /** Kept only within what a template can be; the last good figure stays. */
+  protected set(field: 'gap' | 'overlap', mm: number | null): void {
+    const sentence = templateWishFault(field, mm ?? 0);
+    this.refused.set(sentence ? { field, sentence } : null);
+    if (!sentence) this[field].set(mm ?? 0);
+  }
+
+  protected why(field: 'gap' | 'overlap'): string | null {
+    const refused = this.refused();
+    return refused?.field === field ? refused.sentence : null;
+  }
 
   protected pick(id: string): void {
     this.picked.set(id);
