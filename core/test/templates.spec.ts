@@ -104,18 +104,34 @@ function isTip(points: readonly [number, number][], i: number): boolean {
   return sharp > 0.5 && here[1] < before[1] && here[1] < after[1];
 }
 
+describe('offers', () => {
+  test('say which wishes their drawing hangs on: only strips can be straight, only films cover a gap', () => {
+    const design = designOn(taper, [teethBand]);
+    const wants = offersOf(design).map(({ id, wants }) => [id.split(' ')[0], wants]);
+    expect(Object.fromEntries(wants)).toEqual({
+      wrap: [],
+      area: [],
+      strip: ['overlap', 'straight'],
+      upper: ['overlap'],
+      film: ['gap'],
+      base: [],
+    });
+  });
+});
+
 describe('strips', () => {
   test('on a taper come curved; insisting on straight warns of the pucker', () => {
     const design = designOn(taper, [{ ...teethBand, upper: { level: foot(60) } }]);
     const curved = draw(design, 'strip teeth');
-    expect(curved.says.join(' ')).toMatch(/cut the strip curved/);
+    expect(curved.warns).toMatch(/cut the strip curved/);
     const straight = draw(design, 'strip teeth', { straight: true });
-    expect(straight.says.join(' ')).toMatch(/differ by 20\.3 mm, so a straight strip puckers/);
+    expect(straight.warns).toMatch(/differ by 20\.3 mm, so a straight strip puckers/);
     expect(straight.sheets[0].width).toBeCloseTo(223.7 + 5 + 6, 3);
   });
   test('on a straight cup are plain and as long as the tape and the overlap', () => {
     const cup = cupSchema.parse(typicalCups[0]);
     const [sheet] = draw(designOn(cup, [{ ...teethBand, upper: { level: foot(60) } }]), 'strip teeth', { overlap: 8 }).sheets;
+    expect(draw(designOn(cup, [teethBand]), 'strip teeth', { straight: true }).warns).toBeNull();
     expect(sheet.width - 6).toBeCloseTo(214 + 8, 6);
     expect(sheet.height - 6).toBeCloseTo(60, 6);
     expect(stripFit(cup.stations, 0, 60)).toMatchObject({ puckers: false, cutLength: 219 });

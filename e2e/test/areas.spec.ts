@@ -100,9 +100,11 @@ describe('sections round', () => {
     await reads(browser, '38 mm wide below', 'au-wrap-view');
     await reads(browser, '53.3 mm wide above', 'au-wrap-view');
     const turned = () =>
-      browser.executeScript<string>('return document.querySelector("au-cup-view .edge.chosen").getAttribute("d")');
+      browser.executeScript<string>('return document.querySelector("au-cup-view .handle").getAttribute("style")');
     const before = await turned();
-    await openArea(browser, 'Section 3');
+    // Pressed on the flat wall: the third of five lies in the middle.
+    await browser.findElement(By.css('au-wrap-view canvas')).click();
+    await named(browser, 'input', 'Name of Section 3');
     await browser.wait(async () => (await turned()) !== before, 20000, 'the cup never turns');
     await handle('au-cup-view', 'Left edge of Section 3');
     await press(browser, 'Undo');

@@ -27,6 +27,7 @@ test('paper keeps the scale: a square of 100 mm is 283.46 points, the bar 141.73
   const square: Template = {
     title: 'Square',
     says: [],
+    warns: null,
     sheets: [
       {
         title: 'Square',

@@ -180,15 +180,35 @@ describe('hundreds of motifs', () => {
     expect(session.plan()?.areas.areas[2].motifs).toEqual({ wanted: 200, placed: 200 });
   });
 
-  test('only the newest wish counts, and one that can’t be goes back to the last good state', async () => {
+  const asked = async (times: number) => {
+    while (layoutWorker.postMessage.mock.calls.length < times) await settled();
+  };
+
+  test('what the worker finds of an older step is shown meanwhile, and the newest is asked for next', async () => {
     await open();
     layoutWorker.postMessage.mockClear();
     session.change(many(1));
     TestBed.tick();
     session.change(many(2));
     TestBed.tick();
+    expect(layoutWorker.postMessage).toHaveBeenCalledTimes(1);
     answer({ layout: layoutOf(design.cup, [...design.areas, scatterArea(1)]), sentence: null });
     expect(session.behind()).toBe(true);
+    expect(session.plan()?.areas.areas[2].motifs).toEqual({ wanted: 200, placed: 200 });
+    await asked(2);
+    expect((layoutWorker.postMessage.mock.calls[1] as [{ areas: Design['areas'] }])[0].areas[2]).toMatchObject({ seed: 2 });
+    answer({ layout: layoutOf(design.cup, [...design.areas, scatterArea(2)]), sentence: null });
+    expect(session.behind()).toBe(false);
+  });
+
+  test('one that can’t be goes back to the last good state', async () => {
+    await open();
+    layoutWorker.postMessage.mockClear();
+    session.change(many(1));
+    TestBed.tick();
+    answer({ layout: layoutOf(design.cup, [...design.areas, scatterArea(1)]), sentence: null });
+    session.change(many(2));
+    await asked(2);
     answer({ layout: null, sentence: 'Two edges lie so nearly on each other.' });
     expect(session.document()?.areas[2]).toMatchObject({ seed: 1 });
   });

@@ -47,6 +47,6 @@ export type { Band } from './band';
 export type { Wedge } from './wedge';
 export type { Spiral } from './spiral';
 export { waveLength, type Wave } from './wave';
-export type { Window } from './window';
+export { fromSeam, type Window } from './window';
 export { MOST_MOTIFS, scatteredPlaces, type Scatter } from './scatter';
 export * from './starting-area';

@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { outlineSchema, placeMotif, reachOf, shapeOf } from '../motif';
 import { ontoOneTurn } from '../regions';
-import { circumferenceAt, heightOf, levelAt, levelHeight, levelSchema, wallLength, type Station } from '../vessel';
+import { circumferenceAt, heightOf, levelAt, levelHeight, levelSchema, wallLength, type Cup, type Station } from '../vessel';
 import { angleSchema, sharedFields } from './area-id';
 import { mm, shortTurn, tenthDegree, turnOf, type AreaFault, type AreaKind } from './area-kind';
 
@@ -58,6 +58,10 @@ export const window: AreaKind<Window> = {
   },
   withLevels: (area, change) => ({ ...area, level: change(area.level) }),
 };
+
+/** How far a motif's middle lies from the seam by the tape, mm. */
+export const fromSeam = (area: Window, cup: Cup): number =>
+  (circumferenceAt(cup.stations, levelHeight(area.level, cup)) * area.angle) / 360;
 
 /** Whether a motif of a size fits on a wall between two heights of its middle. */
 export function motifFaults(

@@ -27,6 +27,7 @@ export function baseTemplate(cup: Cup): Template {
       `${(radius * 2).toFixed(1)} mm across, ${cup.recess ? `for the recess, ${cup.recess.depth} mm deep` : 'for the foot'}. Fold along the lines: they cross at the centre.`,
       `Lay the long mark at ${seam}; the short one is opposite.`,
     ],
+    warns: null,
     sheets: [sheetAround('Base disc', lines, [{ at: at(4, radius - 6), text: 'seam' }])],
   };
 }

@@ -24,6 +24,7 @@ export function decalTemplate(name: string, decal: Decal, stations: readonly Sta
       `It wraps ${fit.wrap.toFixed(0)}° of the cup. Its centre lies ${fit.centreFromSeam.toFixed(1)} mm from the seam by the tape, ${decal.centre} mm above the foot.`,
       ...fit.says,
     ],
+    warns: null,
     sheets: [
       sheetAround(name, [
         { role: 'cut', points: corners, closed: true },

@@ -16,15 +16,19 @@ export function stripTemplate(area: AreaOf<'band'>, cup: Cup, wishes: TemplateWi
   ];
   const bends = piecesOf(cup.stations).filter(([, upper]) => upper.height > from && upper.height < to).length;
   if (wishes.straight) {
-    if (fit.puckers)
-      says.push(
-        `Its edges should differ by ${fit.difference.toFixed(1)} mm, so a straight strip puckers along the shorter one. The curved strip lies flat.`,
-      );
-    return { title: `${area.name}, straight strip`, says, sheets: [straightStrip(area, cup, wishes, fit.lowerLength)] };
+    const warns = fit.puckers
+      ? `Its edges should differ by ${fit.difference.toFixed(1)} mm, so a straight strip puckers along the shorter one. The curved strip lies flat.`
+      : null;
+    return { title: `${area.name}, straight strip`, says, warns, sheets: [straightStrip(area, cup, wishes, fit.lowerLength)] };
   }
-  if (fit.puckers) says.push('The wall leans here: cut the strip curved as drawn; a straight one would pucker.');
+  const warns = fit.puckers ? 'The wall leans here: cut the strip curved as drawn; a straight one would pucker.' : null;
   if (bends > 0) says.push('The wall bends within this band, so it comes in one strip for each straight part of the wall.');
-  return { title: `${area.name}, strip`, says, sheets: stripSheets(area.name, overlapped(area, cup, wishes.overlap), cup) };
+  return {
+    title: `${area.name}, strip`,
+    says,
+    warns,
+    sheets: stripSheets(area.name, overlapped(area, cup, wishes.overlap), cup),
+  };
 }
 
 const stripSheets = (name: string, region: Region, cup: Cup): readonly TemplateSheet[] =>
@@ -84,6 +88,7 @@ export function edgeTemplate(area: AreaOf<'band'>, side: 'lower' | 'upper', cup:
         ? `${teeth.count} whole teeth go once round and meet themselves at the seam; the last ${wishes.overlap} mm lie over the first.`
         : `A guide for the edge at ${heights[0].toFixed(1)} mm above the foot.`,
     ],
+    warns: null,
     sheets: Math.abs(beyond - heights[0]) < 1 ? [] : stripSheets(`${area.name}, ${side} edge`, region, cup),
   };
 }
@@ -100,6 +105,7 @@ export function marksTemplate(lines: SectionLines, cup: Cup, top: number): Templ
     says: [
       'Lay one strip round the foot and one where the coats end, both from the seam; join the ticks with a ruler along the wall.',
     ],
+    warns: null,
     sheets: [...strip('At the foot', lines.foot, 0, tall), ...strip('At the rim', lines.rim, top - tall, top)],
   };
 }

@@ -30,6 +30,8 @@ export interface Template {
   readonly title: string;
   /** what to know before cutting */
   readonly says: readonly string[];
+  /** why it may not lie flat, a sentence; null when it does */
+  readonly warns: string | null;
   readonly sheets: readonly TemplateSheet[];
 }
 

@@ -16,6 +16,8 @@ export interface TemplateOffer {
   readonly title: string;
   /** what it is good for */
   readonly use: string;
+  /** the wishes its drawing hangs on */
+  readonly wants: readonly (keyof TemplateWishes)[];
   draw(wishes: TemplateWishes): Template;
 }
 
@@ -39,6 +41,7 @@ export function templatesOf(design: Design, plan: Plan): readonly TemplateOffer[
             id: 'wrap',
             title: 'The whole wrap',
             use: 'every area’s outline on the wall as it is',
+            wants: [],
             draw: () => wrapTemplate(plan, design),
           },
         ]
@@ -50,12 +53,13 @@ export function templatesOf(design: Design, plan: Plan): readonly TemplateOffer[
             id: 'marks',
             title: 'Marks for the sections',
             use: 'ticks for foot and rim',
+            wants: [],
             draw: () => marksTemplate(lines, cup, coatedHeight(cup)),
           },
         ]
       : []),
     ...(cupKinds[cup.shape].underside
-      ? [{ id: 'base', title: 'Base disc', use: 'fold lines find the centre', draw: () => baseTemplate(cup) }]
+      ? [{ id: 'base', title: 'Base disc', use: 'fold lines find the centre', wants: [], draw: () => baseTemplate(cup) }]
       : []),
     ...design.coats.flatMap((coat): readonly TemplateOffer[] =>
       coat.kind === 'decal'
@@ -64,6 +68,7 @@ export function templatesOf(design: Design, plan: Plan): readonly TemplateOffer[
               id: `decal ${coat.id}`,
               title: `${coat.name}, decal`,
               use: 'true size, with slits where it needs them',
+              wants: [],
               draw: () => decalTemplate(coat.name, coat satisfies Decal, cup.stations),
             },
           ]
@@ -78,12 +83,14 @@ function areaOffers(area: Area, planned: PlannedArea, design: Design): readonly 
     id: `area ${area.id}`,
     title: `${area.name}, outline`,
     use: area.kind === 'window' ? 'the flat motif' : 'its own shape, to cut a mask from',
+    wants: [],
     draw: () => outlineTemplate(area, planned, design),
   };
   const film: TemplateOffer = {
     id: `film ${area.id}`,
     title: `${area.name}, outline film`,
     use: 'a thin film over the gap round it',
+    wants: ['gap'],
     draw: ({ gap }) => filmTemplate(area, outlineTemplate(area, planned, design), gap),
   };
   if (area.kind !== 'band') return [outline, film];
@@ -93,15 +100,17 @@ function areaOffers(area: Area, planned: PlannedArea, design: Design): readonly 
       id: `strip ${area.id}`,
       title: `${area.name}, strip`,
       use: 'laid round the cup, ends overlapping',
+      wants: ['overlap', 'straight'],
       draw: (wishes) => stripTemplate(area, cup, wishes),
     },
     ...(['lower', 'upper'] as const)
       .filter((side) => area[side].teeth !== null)
-      .map((side) => ({
+      .map((side): TemplateOffer => ({
         id: `${side} ${area.id}`,
         title: `${area.name}, ${side} edge`,
         use: 'its teeth, to tape along',
-        draw: (wishes: TemplateWishes) => edgeTemplate(area, side, cup, wishes),
+        wants: ['overlap'],
+        draw: (wishes) => edgeTemplate(area, side, cup, wishes),
       })),
     film,
   ];
@@ -118,6 +127,7 @@ function wrapTemplate(plan: Plan, design: Design): Template {
         ? 'The wall bends, so it comes piece by piece; join them at the ticks with the same letters.'
         : 'Both sides are the seam.',
     ],
+    warns: null,
     sheets: numbers.map((number) => {
       const here = parts.flat().filter((piece) => piece.number === number);
       const title = here[0].of === 1 ? 'The whole wrap' : `The whole wrap, part ${number} of ${here[0].of}`;
@@ -133,17 +143,23 @@ function wrapTemplate(plan: Plan, design: Design): Template {
 function outlineTemplate(area: Area, planned: PlannedArea, design: Design): Template {
   const title = `${area.name}, outline`;
   if (area.kind === 'window')
-    return { title, says: [`Laid at ${area.angle}° from the seam; turn it as planned.`], sheets: [motifSheet(area.name, area)] };
+    return {
+      title,
+      says: [`Laid at ${area.angle}° from the seam; turn it as planned.`],
+      warns: null,
+      sheets: [motifSheet(area.name, area)],
+    };
   const pieces = flatPieces(wholeOutlines(planned.own), design.cup.stations);
   const sheets = pieces.map((piece): TemplateSheet =>
     sheetAround(piece.of === 1 ? area.name : `${area.name}, part ${piece.number} of ${piece.of}`, piece.lines, piece.words),
   );
-  if (area.kind !== 'scatter') return { title, says: [], sheets };
+  if (area.kind !== 'scatter') return { title, says: [], warns: null, sheets };
   return {
     title,
     says: [
       `The first sheet is one ${outlineName(area.outline)} alone; the others show where each of the ${planned.motifs?.placed ?? 0} lies.`,
     ],
+    warns: null,
     sheets: [motifSheet(`One ${outlineName(area.outline)}`, area), ...sheets],
   };
 }
@@ -164,6 +180,7 @@ const filmTemplate = (area: Area, outline: Template, gap: number): Template => (
   says: [
     `Reaches ${(gap + FILM_HOLD).toFixed(1)} mm out, the gap of ${gap} mm and ${FILM_HOLD} mm more, and ${FILM_HOLD} mm in.`,
   ],
+  warns: null,
   sheets: outline.sheets.map((sheet) =>
     sheetAround(
       sheet.title,

@@ -19,5 +19,8 @@ export function sectionsRound(circumference: number, width: number): SectionsRou
   return { fit, sliver: Math.max(0, circumference - fit * width), equal: circumference / fit };
 }
 
+/** What a width along the tape takes of the round, degrees. */
+export const degreesWide = (circumference: number, width: number): number => (360 * width) / circumference;
+
 /** The width of one of so many equal sections at a circumference, mm. */
 export const sectionWidth = (circumference: number, count: number): number => circumference / count;

@@ -1,4 +1,4 @@
-import { computed, DestroyRef, effect, inject, Injectable, linkedSignal, signal } from '@angular/core';
+import { computed, DestroyRef, effect, inject, Injectable, linkedSignal, signal, untracked } from '@angular/core';
 import {
   applyFix,
   designSchema,
@@ -12,7 +12,7 @@ import {
   type Plan,
   type PlannedAreas,
 } from '@aurantia/core';
-import { defer, switchMap, timer, type Subscription } from 'rxjs';
+import { animationFrameScheduler, map, switchMap, tap, timer, type Observable, type Subscription } from 'rxjs';
 import { v7 } from 'uuid';
 import { Api, ApiError } from '../services/api';
 import { DesignList, keptDesignSchema, type KeptDesign } from '../services/designs';
@@ -24,8 +24,8 @@ import { Autosave } from './autosave';
 
 /** Outlines of more points than this are laid out by the worker: they may take longer than a frame. */
 const LONG_WORK = 2500;
-/** ms between two long layouts while something is dragged */
-const BETWEEN_LAYOUTS = 250;
+/** Between two long layouts while something is dragged: at least so many ms, and so many times what showing the last one took. */
+const REST = { least: 150, times: 8 };
 
 /** The open design: its document, its plan, the way back and forth. Lives as long as the workspace. */
 @Injectable()
@@ -41,6 +41,11 @@ export class DesignSession {
   readonly missing = signal<string | null>(null);
   private readonly layouts = inject(Layouts);
   private readonly laidOut = signal<{ design: Design; layout: PlannedAreas } | null>(null);
+  /** what the worker found last, perhaps for a step of a drag that is over */
+  private readonly laidPlan = computed(() => {
+    const laid = this.laidOut();
+    return laid && this.memory.loaded() ? planOf(laid.design, this.memory.workshop(), laid.layout) : null;
+  });
   /** The plan of the document; while a long layout is worked out elsewhere, the last good one. */
   readonly plan = linkedSignal<Design | null, Plan | null>({
     source: () => (this.memory.loaded() ? this.document() : null),
@@ -49,17 +54,21 @@ export class DesignSession {
       const workshop = this.memory.workshop();
       const laid = this.laidOut();
       if (laid && sameLayout(laid.design, document)) return planOf(document, workshop, laid.layout);
-      const last = before?.value;
-      return last && last.design === document.id && isLong(document) ? last : planOf(document, workshop);
+      if (!isLong(document)) return planOf(document, workshop);
+      const lasts = [this.laidPlan(), before?.value];
+      return lasts.find((last) => last?.design === document.id) ?? planOf(document, workshop);
     },
   });
+  private readonly long = computed(() => isLong(this.document()));
   /** whether the plan is still that of the document before the last change */
   readonly behind = computed(() => {
     const document = this.document();
     const laid = this.laidOut();
-    return document !== null && isLong(document) && !(laid && sameLayout(laid.design, document));
+    return document !== null && this.long() && !(laid && sameLayout(laid.design, document));
   });
-  private gesture: string | null = null;
+  /** changes of one name in a row: a drag, a key held down */
+  private readonly gesture = signal<string | null>(null);
+  readonly moving = computed(() => this.gesture() !== null);
   private readonly past = signal<readonly Design[]>([]);
   private readonly future = signal<readonly Design[]>([]);
   readonly canUndo = computed(() => this.past().length > 0);
@@ -98,8 +107,8 @@ export class DesignSession {
     if (!read.success) return faultsOf(read.error)[0]?.sentence ?? 'This can’t be kept.';
     const unclear = this.unclear(before, after);
     if (unclear) return unclear;
-    const goesOn = gesture !== null && gesture === this.gesture;
-    this.gesture = gesture;
+    const goesOn = gesture !== null && gesture === this.gesture();
+    this.gesture.set(gesture);
     if (goesOn) {
       this.document.set(after);
       return null;
@@ -108,15 +117,15 @@ export class DesignSession {
     this.past.set([...this.past().slice(-99), before]);
     this.future.set([]);
     this.take(after);
-    this.gesture = gesture;
+    this.gesture.set(gesture);
     return null;
   }
 
   /** A drag or a held key ended: what it came to is kept. */
   endGesture(): void {
     const document = this.document();
-    if (this.gesture === null || !document) return;
-    this.gesture = null;
+    if (untracked(this.gesture) === null || !document) return;
+    this.gesture.set(null);
     this.saving.offer(document);
   }
 
@@ -206,32 +215,37 @@ export class DesignSession {
     }
   }
 
+  /** Long layouts go to the worker, one at a time: a hand that drags sees its handle at once, and the areas a few times a second. */
   private layOutElsewhere(): void {
     let wish: Subscription | null = null;
-    let asked = 0;
-    effect(() => {
+    const ask = () => {
       const design = this.document();
-      if (!design || !this.behind()) return;
-      wish?.unsubscribe();
-      // A hand that drags sees its handle go along at once, and the whole layout a few times a second.
-      const wait = this.gesture === null ? 0 : Math.max(0, asked + BETWEEN_LAYOUTS - performance.now());
-      const ask = defer(() => {
-        asked = performance.now();
-        return this.layouts.layout(design.cup, design.areas);
-      });
-      wish = (wait > 0 ? timer(wait).pipe(switchMap(() => ask)) : ask).subscribe({
-        next: (layout) => this.laidOut.set({ design, layout }),
-        error: (error: unknown) => {
-          this.notices.failed(error);
-          if (this.canUndo()) this.undo();
-        },
-      });
+      if (!design || !this.behind() || (wish && !wish.closed)) return;
+      wish = this.layouts
+        .layout(design.cup, design.areas)
+        .pipe(
+          tap((layout) => this.laidOut.set({ design, layout })),
+          switchMap(() => shown()),
+          switchMap((took) => timer(this.moving() ? Math.max(REST.least, REST.times * took) : 0)),
+        )
+        .subscribe({
+          complete: () => queueMicrotask(ask),
+          error: (error: unknown) => {
+            this.notices.failed(error);
+            if (this.canUndo()) this.undo();
+            queueMicrotask(ask);
+          },
+        });
+    };
+    effect(() => {
+      if (this.behind()) untracked(ask);
+      else if (!this.document() || !this.long()) this.laidOut.set(null);
     });
     inject(DestroyRef).onDestroy(() => wish?.unsubscribe());
   }
 
   private take(document: Design): void {
-    this.gesture = null;
+    this.gesture.set(null);
     this.document.set(document);
     this.saving.offer(document);
   }
@@ -247,6 +261,15 @@ export class DesignSession {
   }
 }
 
-const isLong = (design: Design): boolean => layoutWeight(design.areas) > LONG_WORK;
+const isLong = (design: Design | null): boolean => design !== null && layoutWeight(design.areas) > LONG_WORK;
 
 const sameLayout = (one: Design, other: Design): boolean => one.cup === other.cup && one.areas === other.areas;
+
+/** Emits once what was just set is on the screen, with the ms that took. */
+const shown = (): Observable<number> => {
+  const begun = performance.now();
+  return timer(0, animationFrameScheduler).pipe(
+    switchMap(() => timer(0)),
+    map(() => performance.now() - begun),
+  );
+};

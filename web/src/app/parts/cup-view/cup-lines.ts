@@ -1,4 +1,4 @@
-import { wallLines, type Region, type Station, type WallPlace } from '@aurantia/core';
+import { wallLines, type FlatPoint, type Region, type Station, type WallPlace } from '@aurantia/core';
 import { LOOK_DOWN, radiusAt, rowOf, topOf, type Stance } from './projection';
 
 /** Which way a place of the wall faces, radians: 0 straight at you. The middle of the wrap is the front of an unturned cup. */
@@ -39,16 +39,74 @@ export function placeSeenAt(x: number, y: number, stations: readonly Station[], 
   return { angle: ((angle % 360) + 360) % 360, height };
 }
 
-/** The edges of a region that the near side shows, as one path. */
-export function linesSeen(region: Region, stations: readonly Station[], stance: Stance, turn: number): string {
-  let path = '';
-  for (const line of wallLines(region, stations)) {
+/** From so many pieces on, an edge isn’t dashed: the dashes would be all one saw. */
+const MANY = 8;
+
+type WallLine = ReturnType<typeof wallLines>[number];
+/** Edges by region: a region never changes, but it is drawn for every step the cup turns. */
+const lines = new WeakMap<Region, { readonly stations: readonly Station[]; readonly lines: readonly WallLine[] }>();
+
+function linesOf(region: Region, stations: readonly Station[]): readonly WallLine[] {
+  const before = lines.get(region);
+  if (before?.stations === stations) return before.lines;
+  const found = wallLines(region, stations);
+  lines.set(region, { stations, lines: found });
+  return found;
+}
+
+/** The edges of a region that the near side shows, css pixels. */
+export function linesSeen(
+  region: Region,
+  stations: readonly Station[],
+  stance: Stance,
+  turn: number,
+): readonly (readonly FlatPoint[])[] {
+  const seen: FlatPoint[][] = [];
+  for (const line of linesOf(region, stations)) {
     let drawing = false;
     for (const [angle, height] of line) {
       const { x, y, near } = seenAt(angle, height, stations, stance, turn);
-      if (near) path += `${drawing ? 'L' : 'M'}${x.toFixed(1)} ${y.toFixed(1)}`;
+      if (near && drawing) seen[seen.length - 1].push([x, y]);
+      else if (near) seen.push([[x, y]]);
       drawing = near;
     }
   }
-  return path;
+  return seen;
+}
+
+/** The areas whose edges are drawn on the cup. */
+export interface CupEdges {
+  readonly faint: readonly Region[];
+  readonly chosen: Region | null;
+}
+
+/** Paints the edges of areas over a cup; the canvas has `dots` pixels a css pixel. */
+export function paintEdges(
+  canvas: HTMLCanvasElement,
+  { faint, chosen }: CupEdges,
+  stations: readonly Station[],
+  stance: Stance,
+  turn: number,
+  dots: number,
+): void {
+  const context = canvas.getContext('2d');
+  if (!context) return;
+  context.setTransform(1, 0, 0, 1, 0, 0);
+  context.clearRect(0, 0, canvas.width, canvas.height);
+  context.setTransform(dots, 0, 0, dots, 0, 0);
+  const draw = (region: Region, colour: string, width: number, dash: readonly number[]) => {
+    context.strokeStyle = colour;
+    context.lineWidth = width;
+    context.setLineDash([...dash]);
+    // Line by line: a browser draws many short lines far faster than one long one of many pieces.
+    for (const [start, ...rest] of linesSeen(region, stations, stance, turn)) {
+      context.beginPath();
+      context.moveTo(...start);
+      for (const point of rest) context.lineTo(...point);
+      context.stroke();
+    }
+  };
+  for (const region of faint) draw(region, '#fffdf9', 1, [5, 4]);
+  const peel = getComputedStyle(canvas).getPropertyValue('--peel').trim();
+  if (chosen) draw(chosen, peel, 2, chosen.length > MANY ? [] : [6, 3]);
 }

@@ -13,23 +13,14 @@ import {
   untracked,
   viewChild,
 } from '@angular/core';
-import {
-  fieldPlanOf,
-  middleOf,
-  type AreaHandle,
-  type Cup,
-  type FlakeField,
-  type Plan,
-  type Region,
-  type WallPlace,
-} from '@aurantia/core';
+import { fieldPlanOf, middleOf, type AreaHandle, type Cup, type FlakeField, type Plan, type WallPlace } from '@aurantia/core';
 import { switchMap, timer, type Subscription } from 'rxjs';
 import { Flakes } from '../../services/flakes';
 import { Notices } from '../../services/notices';
 import { WorkshopMemory } from '../../services/workshop';
 import type { LatheCup } from './lathe-cup';
 import { AreaHandleDirective, type HandleMove } from '../area-handle/area-handle';
-import { linesSeen, placeSeenAt, seenAt } from './cup-lines';
+import { paintEdges, placeSeenAt, seenAt, type CupEdges } from './cup-lines';
 import { paintCup } from './paint-cup';
 import { radiusAt, rowOf, stanceIn, topOf, type Stance } from './projection';
 import { ticksUpTo } from './ruler';
@@ -56,9 +47,12 @@ export class CupView {
   readonly chosen = input<string | null>(null);
   /** points of the chosen area that can be dragged here too */
   readonly handles = input<readonly AreaHandle[]>([]);
+  /** a hand is dragging: the last flakes stay until it lets go */
+  readonly held = input(false);
   readonly moved = output<HandleMove>();
   readonly done = output();
 
+  private readonly lines = viewChild.required<ElementRef<HTMLCanvasElement>>('lines');
   private readonly canvas = viewChild.required<ElementRef<HTMLCanvasElement>>('canvas');
   protected readonly size = signal({ width: 0, height: 0 });
   protected readonly turn = signal(0);
@@ -87,13 +81,12 @@ export class CupView {
   });
   protected readonly rulerUnit = computed(() => (this.memory.units().length === 'mm' ? 'mm' : 'in'));
   /** edges of all areas, faint, and of the chosen one; hundreds of motifs would only be a thicket of lines */
-  protected readonly edges = computed(() => {
-    const { stations } = this.cup();
+  private readonly edges = computed<CupEdges>(() => {
     const areas = this.plan().areas.areas;
-    const regions = areas.filter(({ region, id }) => region.length < 60 && id !== this.chosen()).map(({ region }) => region);
-    const chosen = areas.find(({ id }) => id === this.chosen());
-    const seen = (region: Region) => linesSeen(region, stations, this.stance(), this.turn());
-    return { all: regions.map(seen).join(''), chosen: chosen ? seen(chosen.own) : '' };
+    return {
+      faint: areas.filter(({ region, id }) => region.length < 60 && id !== this.chosen()).map(({ region }) => region),
+      chosen: areas.find(({ id }) => id === this.chosen())?.own ?? null,
+    };
   });
   protected readonly brackets = computed(() => {
     const area = this.plan().areas.areas.find(({ id }) => id === this.chosen());
@@ -131,7 +124,9 @@ export class CupView {
       this.lathe?.dispose();
     });
     afterNextRender(() => void this.begin());
-    effect(() => this.ask(this.plan(), this.cup(), this.grain()));
+    effect(() => {
+      if (!this.held()) this.ask(this.plan(), this.cup(), this.grain());
+    });
     effect(() => {
       const { stations } = this.cup();
       if (this.way() === 'solid') this.lathe?.shape(stations);
@@ -141,6 +136,7 @@ export class CupView {
       if (field && this.way() === 'solid') this.lathe?.wrap(field);
     });
     effect(() => this.draw());
+    effect(() => this.drawEdges());
     effect(() => this.turnTo(this.chosen()));
   }
 
@@ -219,6 +215,17 @@ export class CupView {
         },
         error: (error: unknown) => this.notices.failed(error),
       });
+  }
+
+  private drawEdges(): void {
+    const { width, height } = this.size();
+    const canvas = this.lines().nativeElement;
+    if (canvas.width !== width * this.dots || canvas.height !== height * this.dots) {
+      canvas.width = width * this.dots;
+      canvas.height = height * this.dots;
+    }
+    paintEdges(canvas, this.edges(), this.cup().stations, this.stance(), this.turn(), this.dots);
+    canvas.dataset['painted'] = 'lines';
   }
 
   private draw(): void {

@@ -8,6 +8,7 @@ import { CupFigure } from '../../parts/cup-view/cup-figure';
 import { CupSheet } from '../../parts/cup-sheet/cup-sheet';
 import { AreaPipe, LengthPipe } from '../../parts/fields/unit-pipes';
 import { Notices } from '../../services/notices';
+import { saveText } from '../../services/save-file';
 import { WorkshopMemory } from '../../services/workshop';
 import { MeasuringWizard } from './measuring-wizard';
 
@@ -57,11 +58,7 @@ export class CupsPlace {
   protected save(how: 'json' | 'csv'): void {
     const cups = this.memory.cups().map(({ cup }) => cup);
     const text = how === 'json' ? cupsJson(cups) : cupsCsv(cups);
-    const link = document.createElement('a');
-    link.href = URL.createObjectURL(new Blob([text], { type: how === 'json' ? 'application/json' : 'text/csv' }));
-    link.download = `cups.${how}`;
-    link.click();
-    URL.revokeObjectURL(link.href);
+    saveText(`cups.${how}`, text, how === 'json' ? 'application/json' : 'text/csv');
   }
 
   /** Cups from a file come beside those that are here; a faulty file brings none, and says why. */

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { circumferenceAt, heightOf, waveLength, type Area, type Design, type Outline, type PlannedArea } from '@aurantia/core';
+import { fromSeam, waveLength, type Area, type Design, type Outline, type PlannedArea } from '@aurantia/core';
 import { Choice } from '../../../parts/fields/choice';
 import { LevelField } from '../../../parts/fields/level-field';
 import { NumberField } from '../../../parts/fields/number-field';
@@ -51,12 +51,9 @@ export class AreaForm {
     return area.kind === 'wave' ? waveLength(area, this.cup()) : 0;
   });
   /** where a motif's middle is from the seam by the tape, mm */
-  protected readonly fromSeam = computed(() => {
+  protected readonly seamAway = computed(() => {
     const area = this.area();
-    const planned = this.planned();
-    if (area.kind !== 'window' || !planned || planned.from === null || planned.to === null) return 0;
-    const middle = Math.min(heightOf(this.cup()), (planned.from + planned.to) / 2);
-    return (circumferenceAt(this.cup().stations, middle) * area.angle) / 360;
+    return area.kind === 'window' ? fromSeam(area, this.cup()) : 0;
   });
   protected readonly denseNow = computed(() => {
     const area = this.area();

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
-import { circumferenceAt, coatedHeight, countText, sectionsRound, sectionWidth, type Design } from '@aurantia/core';
+import { circumferenceAt, coatedHeight, countText, sectionsRound, sectionWidth, degreesWide, type Design } from '@aurantia/core';
 import { NumberField } from '../../../parts/fields/number-field';
 import { Pick } from '../../../parts/fields/pick';
 import { LengthPipe } from '../../../parts/fields/unit-pipes';
@@ -124,7 +124,7 @@ export class SectionsTool {
 
   protected lay(equal: boolean): void {
     const width = this.wanted();
-    const turn = equal || width === null ? 360 / this.sections() : (360 * width) / this.tape();
-    this.asked.emit({ count: this.sections(), width: turn, lean: this.lean() });
+    const each = equal || width === null ? sectionWidth(this.tape(), this.sections()) : width;
+    this.asked.emit({ count: this.sections(), width: degreesWide(this.tape(), each), lean: this.lean() });
   }
 }

@@ -1,8 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
 import { countText, type Design, type Plan } from '@aurantia/core';
-import { templatePages, templatesOf, templateSvg, templateWishFault, usualWishes } from '@aurantia/core/templates';
+import {
+  templatePages,
+  templatesOf,
+  templateSvg,
+  templateWishFault,
+  usualWishes,
+  type TemplateWishes,
+} from '@aurantia/core/templates';
 import { NumberField } from '../../../parts/fields/number-field';
 import { LengthPipe } from '../../../parts/fields/unit-pipes';
+import { saveText } from '../../../services/save-file';
 import { WorkshopMemory } from '../../../services/workshop';
 import { SheetDrawing } from '../sheet-drawing';
 
@@ -28,9 +36,6 @@ export class TemplatesPane {
   protected readonly offer = computed(() => this.offers().find(({ id }) => id === this.picked()) ?? this.offers().at(0) ?? null);
   private readonly wishes = computed(() => ({ gap: this.gap(), overlap: this.overlap(), straight: this.straight() }));
   protected readonly template = computed(() => this.offer()?.draw(this.wishes()) ?? null);
-  protected readonly isFilm = computed(() => this.offer()?.id.startsWith('film ') ?? false);
-  protected readonly mayBeStraight = computed(() => this.offer()?.id.startsWith('strip ') ?? false);
-  protected readonly isStrip = computed(() => /^(strip|lower|upper) /.test(this.offer()?.id ?? ''));
   protected readonly paper = computed(() => this.memory.settings().paper);
   protected readonly pages = computed(() => {
     const template = this.template();
@@ -54,6 +59,10 @@ export class TemplatesPane {
     if (!sentence) this[field].set(mm ?? 0);
   }
 
+  protected wants(wish: keyof TemplateWishes): boolean {
+    return this.offer()?.wants.includes(wish) ?? false;
+  }
+
   protected why(field: 'gap' | 'overlap'): string | null {
     const refused = this.refused();
     return refused?.field === field ? refused.sentence : null;
@@ -67,10 +76,6 @@ export class TemplatesPane {
   protected saveSvg(): void {
     const template = this.template();
     if (!template) return;
-    const link = document.createElement('a');
-    link.href = URL.createObjectURL(new Blob([templateSvg(template)], { type: 'image/svg+xml' }));
-    link.download = `${this.design().name}, ${template.title}.svg`;
-    link.click();
-    URL.revokeObjectURL(link.href);
+    saveText(`${this.design().name}, ${template.title}.svg`, templateSvg(template), 'image/svg+xml');
   }
 }

@@ -3,31 +3,31 @@ import {
   Component,
   computed,
   DestroyRef,
+  effect,
   ElementRef,
   inject,
   input,
   model,
   output,
   signal,
+  viewChild,
 } from '@angular/core';
 import {
   areaHandles,
   bandRegion,
-  flatOutline,
   LEFT_OVER,
-  lengthText,
   unrolling,
-  type Area,
   type AreaHandle,
   type Design,
   type FlatPoint,
   type Plan,
-  type Region,
   type WallPlace,
 } from '@aurantia/core';
 import { AreaHandleDirective, type HandleMove } from '../../../parts/area-handle/area-handle';
 import { ticksUpTo } from '../../../parts/cup-view/ruler';
 import { WorkshopMemory } from '../../../services/workshop';
+import { bubblesOf } from './wrap-bubbles';
+import { outlinePaths, paintWrap, type DrawnArea, type WrapPicture } from './wrap-picture';
 
 const LEFT = 56;
 const RIGHT = 34;
@@ -52,6 +52,8 @@ export class WrapView {
   readonly done = output();
 
   protected readonly size = signal({ width: 0, height: 0 });
+  protected readonly viewBox = computed(() => `0 0 ${this.size().width} ${this.size().height}`);
+  private readonly dots = Math.min(2, window.devicePixelRatio || 1);
   /** apart from the design, so that a moved area draws no wall anew */
   private readonly cup = computed(() => this.design().cup);
   private readonly flat = computed(() => unrolling(this.cup().stations));
@@ -82,30 +84,45 @@ export class WrapView {
     return this.flat().wallPoint((clientX - box.left - left) / this.scale(), (clientY - box.top - top) / this.scale());
   };
 
-  protected readonly wall = computed(() => this.path(bandRegion(0, this.plan().surface.height)));
-  protected readonly bare = computed(() => {
+  private readonly wall = computed(() => bandRegion(0, this.plan().surface.height));
+  private readonly bare = computed(() => {
     const { surface, areas } = this.plan();
-    return this.path([...bandRegion(surface.coatedHeight, surface.height), ...areas.barePatch.region]);
+    return [...bandRegion(surface.coatedHeight, surface.height), ...areas.barePatch.region];
   });
-  protected readonly parts = computed(() => {
+  private readonly parts = computed<readonly DrawnArea[]>(() => {
     const { areas, finished } = this.plan();
     return [
-      { id: '', name: 'Left over', colour: finished[LEFT_OVER], path: this.path(areas.leftOver.region), masked: false },
+      { id: '', title: 'Left over', colour: finished[LEFT_OVER], region: areas.leftOver.region },
       ...areas.areas.map(({ id, name, region, masked }) => ({
-        id: id as string,
-        name,
+        id,
+        title: `${name}${masked ? ', masked' : ''}`,
         colour: finished[id],
-        path: this.path(region),
-        masked,
+        region,
       })),
-    ].filter(({ path }) => path !== '');
+    ];
   });
+  private readonly picture = computed<WrapPicture>(() => ({
+    stations: this.cup().stations,
+    flat: this.flat(),
+    wall: this.wall(),
+    bare: this.bare(),
+    parts: this.parts(),
+    chosen:
+      this.plan()
+        .areas.areas.filter(({ id }) => id === this.chosen())
+        .map(({ id, own }) => ({ id, edge: own }))
+        .at(0) ?? null,
+  }));
+  protected readonly spoken = computed(
+    () =>
+      `The wall laid flat, seam at both sides: ${this.parts()
+        .map(({ title }) => title)
+        .join(', ')}`,
+  );
+  /** the area under the pointer */
+  protected readonly over = signal<DrawnArea | null>(null);
+  private readonly canvas = viewChild.required<ElementRef<HTMLCanvasElement>>('canvas');
   private readonly area = computed(() => this.design().areas.find(({ id }) => id === this.chosen()) ?? null);
-  protected readonly outline = computed(() => {
-    const planned = this.plan().areas.areas.find(({ id }) => id === this.chosen());
-    return planned ? this.path(planned.own) : '';
-  });
-  protected readonly many = computed(() => this.area()?.kind === 'scatter');
   protected readonly top = computed(() => this.plan().surface.height);
   protected readonly handles = computed(() => {
     const area = this.area();
@@ -128,7 +145,10 @@ export class WrapView {
   });
   protected readonly bubbles = computed(() => {
     const area = this.area();
-    return area ? this.bubblesOf(area) : [];
+    const planned = this.plan().areas.areas.find(({ id }) => id === area?.id);
+    if (!area || !planned) return [];
+    const within = (x: number) => Math.min(this.size().width - 66, Math.max(66, x));
+    return bubblesOf(area, planned, this.handles(), this.memory.units()).map((bubble) => ({ ...bubble, x: within(bubble.x) }));
   });
 
   constructor() {
@@ -138,6 +158,40 @@ export class WrapView {
     });
     watch.observe(this.host.nativeElement);
     inject(DestroyRef).onDestroy(() => watch.disconnect());
+    effect(() => this.paint());
+  }
+
+  protected look(event: PointerEvent): void {
+    this.over.set(this.partAt(event));
+  }
+
+  protected pick(event: MouseEvent): void {
+    const part = this.partAt(event);
+    if (part && part.id !== '') this.chosen.set(part.id);
+  }
+
+  private partAt({ offsetX, offsetY }: MouseEvent): DrawnArea | null {
+    const context = this.canvas().nativeElement.getContext('2d');
+    const [left, top] = this.offset();
+    const [x, y] = [(offsetX - left) / this.scale(), (offsetY - top) / this.scale()];
+    const { stations, flat, parts } = this.picture();
+    context?.setTransform(1, 0, 0, 1, 0, 0);
+    const covers = ({ region }: DrawnArea) =>
+      outlinePaths(region, stations, flat).some((path) => context?.isPointInPath(path, x, y, 'evenodd'));
+    return parts.find(covers) ?? null;
+  }
+
+  private paint(): void {
+    const { width, height } = this.size();
+    const [left, top] = this.offset();
+    const [picture, scale] = [this.picture(), this.scale()];
+    const canvas = this.canvas().nativeElement;
+    if (width === 0) return;
+    if (canvas.width !== width * this.dots || canvas.height !== height * this.dots) {
+      canvas.width = width * this.dots;
+      canvas.height = height * this.dots;
+    }
+    paintWrap(canvas, picture, { scale, left, top }, this.dots);
   }
 
   protected grabbed(): void {
@@ -153,65 +207,5 @@ export class WrapView {
     const top = this.plan().surface.height;
     const [x, y] = this.at()(this.flat().point(handle.angle, Math.min(top, Math.max(0, handle.height))));
     return { x, y };
-  }
-
-  private path(region: Region): string {
-    if (this.size().width === 0) return '';
-    return flatOutline(region, this.cup().stations, this.flat())
-      .map((ring) => {
-        const points = ring.slice(0, -1).map((point) => {
-          const [x, y] = this.at()(point);
-          return `${x.toFixed(1)} ${y.toFixed(1)}`;
-        });
-        return `M${points.join('L')}Z`;
-      })
-      .join('');
-  }
-
-  /** The figures that matter while the chosen area is moved, at the ends they belong to. */
-  private bubblesOf(area: Area): readonly { x: number; y: number; text: string }[] {
-    const planned = this.plan().areas.areas.find(({ id }) => id === area.id);
-    if (!planned || planned.from === null || planned.to === null) return [];
-    const units = this.memory.units();
-    const handles = this.handles();
-    const ends = (lower: string, upper: string) =>
-      [
-        { key: 'lower', text: lower, by: 22 },
-        { key: 'upper', text: upper, by: -20 },
-      ].flatMap(({ key, text, by }) => {
-        const one = handles.find(({ handle }) => handle.key === key);
-        return one ? [{ x: this.inside(one.x), y: one.y + by, text }] : [];
-      });
-    switch (area.kind) {
-      case 'wedge':
-        return ends(
-          `${lengthText(planned.lowerWidth ?? 0, units)} wide below`,
-          `${lengthText(planned.upperWidth ?? 0, units)} wide above`,
-        );
-      case 'band':
-      case 'scatter':
-        return ends(
-          `from ${lengthText(handles.at(0)?.handle.height ?? 0, units)}`,
-          `to ${lengthText(handles.at(1)?.handle.height ?? 0, units)}`,
-        );
-      case 'spiral':
-        return handles
-          .slice(1, 2)
-          .map(({ x, y }) => ({ x: this.inside(x), y: y - 20, text: `climbs ${lengthText(area.pitch, units)} a turn` }));
-      case 'wave':
-        return handles
-          .slice(1, 2)
-          .map(({ x, y }) => ({ x: this.inside(x), y: y - 20, text: `swings ${lengthText(area.swing, units)}` }));
-      case 'window':
-        return handles
-          .slice(1, 2)
-          .map(({ x, y }) => ({ x: this.inside(x), y: y - 20, text: `${lengthText(area.width, units)} wide` }));
-      default:
-        return [];
-    }
-  }
-
-  private inside(x: number): number {
-    return Math.min(this.size().width - 66, Math.max(66, x));
   }
 }

@@ -1,0 +1,10 @@
+/** Hands the maker a file made on this page; the browser asks where to, or keeps it with the downloads. */
+export function saveBlob(name: string, blob: Blob): void {
+  const link = document.createElement('a');
+  link.href = URL.createObjectURL(blob);
+  link.download = name;
+  link.click();
+  URL.revokeObjectURL(link.href);
+}
+
+export const saveText = (name: string, text: string, type: string): void => saveBlob(name, new Blob([text], { type }));

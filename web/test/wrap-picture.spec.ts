@@ -1,0 +1,72 @@
+import { bandRegion, unrolling, type Region } from '@aurantia/core';
+import { paintWrap, type WrapPicture } from '../src/app/design/areas-stage/wrap-view/wrap-picture';
+
+const stations = [
+  { height: 0, circumference: 220 },
+  { height: 100, circumference: 260 },
+];
+class Path {
+  readonly points: [number, number][] = [];
+  moveTo(x: number, y: number) {
+    this.points.push([x, y]);
+  }
+  lineTo(x: number, y: number) {
+    this.points.push([x, y]);
+  }
+  closePath() {
+    this.points.push(this.points[0]);
+  }
+}
+
+/** Paints a picture on a canvas that only notes what it was told. */
+function painted(picture: WrapPicture) {
+  Object.assign(globalThis, { Path2D: Path });
+  const done: { what: string; style: string; width: number; path: Path }[] = [];
+  const context = {
+    fillStyle: '',
+    strokeStyle: '',
+    lineWidth: 1,
+    fill: (path: Path) => done.push({ what: 'fill', style: context.fillStyle, width: 0, path }),
+    stroke: (path: Path) => done.push({ what: 'stroke', style: context.strokeStyle, width: context.lineWidth, path }),
+    setTransform: jest.fn(),
+    clearRect: jest.fn(),
+    setLineDash: jest.fn(),
+    createPattern: () => null,
+  };
+  const canvas = Object.assign(document.createElement('canvas'), { getContext: () => context });
+  canvas.style.setProperty('--peel', 'peel');
+  paintWrap(canvas, picture, { scale: 2, left: 10, top: 10 }, 1);
+  return done;
+}
+const low = bandRegion(0, 50);
+const cells: Region = Array.from({ length: 20 }, (_, i) => bandRegion(60, 70, i * 10, i * 10 + 5)[0]);
+const picture: WrapPicture = {
+  stations,
+  flat: unrolling(stations),
+  wall: bandRegion(0, 100),
+  bare: [],
+  parts: [
+    { id: 'low', title: 'Low', colour: 'plum', region: low },
+    { id: 'cells', title: 'Cells', colour: 'gold', region: cells },
+  ],
+  chosen: null,
+};
+
+test('every area is filled in its colour, at its place on the flat wall', () => {
+  const fills = painted(picture).filter(({ what }) => what === 'fill');
+  expect(fills.filter(({ style }) => style === 'plum')).toHaveLength(1);
+  expect(fills.filter(({ style }) => style === 'gold')).toHaveLength(20);
+  const flat = unrolling(stations);
+  const [x, y] = flat.point(0, 50);
+  expect(fills[1].path.points).toContainEqual([expect.closeTo(x, 6), expect.closeTo(y, 6)]);
+});
+
+test('the chosen area’s edge lies over the rest; of many pieces it is thin and drawn once', () => {
+  const strokes = (id: string, edge: Region) =>
+    painted({ ...picture, chosen: { id, edge } }).filter(({ what }) => what === 'stroke');
+  const one = strokes('low', low).filter(({ style }) => style === 'peel');
+  expect(one.map(({ width }) => width)).toEqual([1.5]);
+  const many = strokes('cells', cells);
+  expect(many.filter(({ style }) => style === 'peel').map(({ width }) => width)).toEqual(Array(20).fill(0.7));
+  expect(many.filter(({ style }) => style === '#fffdf9')).toHaveLength(1);
+});
