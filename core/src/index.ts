@@ -12,6 +12,7 @@ export * from './motif';
 export * from './areas';
 export * from './design';
 export { coatKinds, BARE_BASE, BARE_GRIP, LEFT_OVER, type CoatKind } from './coats';
+export * from './match';
 export * from './plan';
 export * from './field';
 export { randomStream } from './field/random';

@@ -3,4 +3,6 @@ export * from './hex';
 export * from './reflectance';
 export * from './lab';
 export * from './film';
-export { linearRgbOf } from './observer';
+export * from './difference-words';
+export * from './balance';
+export { linearRgbOf, WHITE as WHITE_POINT, xyzOf, xyzRows, type Triple } from './observer';

@@ -1,5 +1,5 @@
 import { differenceCiede2000, modeLab65, useMode } from 'culori/fn';
-import { WHITE, xyzOf } from './observer';
+import { WHITE, xyzOf, type Triple } from './observer';
 import type { Spectrum } from './spectrum';
 
 /** CIE L*a*b* under D65. */
@@ -10,9 +10,18 @@ const ciede2000 = differenceCiede2000();
 
 const cubic = (t: number): number => (t > (6 / 29) ** 3 ? Math.cbrt(t) : t / (3 * (6 / 29) ** 2) + 4 / 29);
 
-export function labOf(spectrum: Spectrum): Lab {
-  const [fx, fy, fz] = xyzOf(spectrum).map((value, axis) => cubic(value / WHITE[axis]));
+const uncubic = (f: number): number => (f > 6 / 29 ? f ** 3 : 3 * (6 / 29) ** 2 * (f - 4 / 29));
+
+export const labOf = (spectrum: Spectrum): Lab => labOfXyz(xyzOf(spectrum));
+
+export function labOfXyz([X, Y, Z]: Triple): Lab {
+  const [fx, fy, fz] = [cubic(X / WHITE[0]), cubic(Y / WHITE[1]), cubic(Z / WHITE[2])];
   return [116 * fy - 16, 500 * (fx - fy), 200 * (fy - fz)];
+}
+
+export function xyzOfLab([L, a, b]: Lab): Triple {
+  const fy = (L + 16) / 116;
+  return [WHITE[0] * uncubic(fy + a / 500), WHITE[1] * uncubic(fy), WHITE[2] * uncubic(fy - b / 200)];
 }
 
 const named = ([l, a, b]: Lab) => ({ mode: 'lab65' as const, l, a, b });

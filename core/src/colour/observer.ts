@@ -17,7 +17,7 @@ const TO_LINEAR_RGB: readonly Triple[] = [
  * Rows that turn a reflectance into XYZ under D65: colour-matching function times illuminant, each
  * row scaled so that reflectance 1 gives exactly the white.
  */
-const xyzRows: readonly (readonly number[])[] = [cie.xBar, cie.yBar, cie.zBar].map((bar, axis) => {
+export const xyzRows: readonly (readonly number[])[] = [cie.xBar, cie.yBar, cie.zBar].map((bar, axis) => {
   const row = bar.map((value, band) => value * cie.d65[band]);
   const scale = WHITE[axis] / row.reduce((sum, value) => sum + value, 0);
   return row.map((value) => value * scale);

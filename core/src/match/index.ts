@@ -1,0 +1,4 @@
+export * from './mix-question';
+export * from './shelf-question';
+export { findMix, MOST_JARS, MOST_STEPS } from './find-mix';
+export { nearRegion, liesIn, type Bound } from './near-region';

@@ -1,0 +1,58 @@
+import { labOf, reflectanceOf, type Spectrum } from '../colour';
+import type { ItemOf, ShelfItem, ShelfItemId } from '../stock';
+import type { MixQuestion } from './mix-question';
+
+/** What a maker asks of the shelf. Volumes ml, cut mm. */
+export interface ShelfWish {
+  readonly target: string;
+  readonly size: number;
+  readonly total: number;
+  readonly step: number;
+  readonly depth: number;
+  readonly under: Spectrum;
+  readonly keep: readonly ShelfItemId[];
+  /** jars to leave out, such as one that ran out */
+  readonly without: readonly ShelfItemId[];
+  /** only flakes up to the fine cut */
+  readonly onlyFine: boolean;
+  /** no more of a jar than there is */
+  readonly onlyLeft: boolean;
+}
+
+/** Up to this a cut counts as fine, mm. */
+export const FINE_CUT = 0.4;
+
+/** A difference nobody sees, below which a search of many jars needs no proof. */
+const UNSEEN = 0.05;
+
+/** The jars of a shelf that a wish allows, and the question they make. Up to three jars the answer is exact. */
+export function shelfQuestion(
+  wish: ShelfWish,
+  shelf: readonly ShelfItem[],
+): { question: MixQuestion; items: readonly ItemOf<'glitter'>[] } {
+  const items = shelf.filter(
+    (item): item is ItemOf<'glitter'> =>
+      item.kind === 'glitter' &&
+      !wish.without.includes(item.id) &&
+      (!wish.onlyFine || item.flake.cut <= FINE_CUT || wish.keep.includes(item.id)) &&
+      (!wish.onlyLeft || item.left === null || item.left >= wish.step),
+  );
+  return {
+    items,
+    question: {
+      target: labOf(reflectanceOf(wish.target)),
+      jars: items.map((item) => ({
+        glitter: item.flake,
+        left: wish.onlyLeft ? item.left : null,
+        keep: wish.keep.includes(item.id),
+      })),
+      size: wish.size,
+      total: wish.total,
+      step: wish.step,
+      depth: wish.depth,
+      under: wish.under,
+      closeEnough: wish.size > 3 ? UNSEEN : 0,
+      closeShare: wish.size > 3 ? 0.1 : 0,
+    },
+  };
+}
