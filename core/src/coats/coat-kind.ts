@@ -1,3 +1,4 @@
+import type { UnsurePart } from '../plan/spread';
 import type { AreaId } from '../areas';
 import type { CoatKindName, CoatOf, CoatedWhere, Settings } from '../design';
 import type { Part } from '../glitter';
@@ -12,6 +13,8 @@ export interface ReadyBlend {
   readonly area: AreaId;
   readonly areaName: string;
   readonly parts: readonly Part[];
+  /** the same with how well each jar is known */
+  readonly unsure: readonly UnsurePart[];
   readonly planned: readonly PlannedPart[];
   readonly ml: number;
   readonly grams: number;

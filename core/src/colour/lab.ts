@@ -1,5 +1,6 @@
 import { differenceCiede2000, modeLab65, useMode } from 'culori/fn';
-import { WHITE, xyzOf, type Triple } from './observer';
+import { hexOfLinearRgb } from './hex';
+import { linearRgbOfXyz, WHITE, xyzOf, type Triple } from './observer';
 import type { Spectrum } from './spectrum';
 
 /** CIE L*a*b* under D65. */
@@ -23,6 +24,9 @@ export function xyzOfLab([L, a, b]: Lab): Triple {
   const fy = (L + 16) / 116;
   return [WHITE[0] * uncubic(fy + a / 500), WHITE[1] * uncubic(fy), WHITE[2] * uncubic(fy - b / 200)];
 }
+
+/** The screen colour of L*a*b*, cut to what sRGB can show. */
+export const hexOfLab = (lab: Lab): string => hexOfLinearRgb(linearRgbOfXyz(xyzOfLab(lab)));
 
 const named = ([l, a, b]: Lab) => ({ mode: 'lab65' as const, l, a, b });
 

@@ -39,6 +39,11 @@ const apply = (rows: readonly (readonly number[])[], spectrum: Spectrum): Triple
   return [sums[0], sums[1], sums[2]];
 };
 
+export const linearRgbOfXyz = ([X, Y, Z]: Triple): Triple => {
+  const [r, g, b] = TO_LINEAR_RGB.map((row) => row[0] * X + row[1] * Y + row[2] * Z);
+  return [r, g, b];
+};
+
 export const xyzOf = (spectrum: Spectrum): Triple => apply(xyzRows, spectrum);
 /** Linear sRGB; may lie outside 0..1 when the colour is out of the screen's reach. */
 export const linearRgbOf = (spectrum: Spectrum): Triple => apply(rgbRows, spectrum);

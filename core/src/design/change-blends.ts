@@ -19,6 +19,10 @@ export const withPart = (design: Design, area: AreaId, item: ShelfItemId, ml: nu
 export const withPartMl = (design: Design, area: AreaId, item: ShelfItemId, ml: number): Design =>
   withBlend(design, area, (parts) => parts.map((part) => (part.item === item ? { ...part, ml } : part)));
 
+/** An area's blend replaced by other parts. */
+export const withParts = (design: Design, area: AreaId, parts: Blend['parts']): Design =>
+  withBlend(design, area, () => parts.map(({ item, ml }) => ({ item, ml })));
+
 /** Without a glitter; a blend that is then empty goes too. */
 export const withoutPart = (design: Design, area: AreaId, item: ShelfItemId): Design =>
   withBlend(design, area, (parts) => parts.filter((part) => part.item !== item));

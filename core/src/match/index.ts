@@ -1,4 +1,5 @@
 export * from './mix-question';
 export * from './shelf-question';
+export * from './shelf-answer';
 export { findMix, MOST_JARS, MOST_STEPS } from './find-mix';
 export { nearRegion, liesIn, type Bound } from './near-region';

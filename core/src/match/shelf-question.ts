@@ -1,4 +1,4 @@
-import { labOf, reflectanceOf, type Spectrum } from '../colour';
+import { labOf, reflectanceOf } from '../colour';
 import type { ItemOf, ShelfItem, ShelfItemId } from '../stock';
 import type { MixQuestion } from './mix-question';
 
@@ -9,7 +9,8 @@ export interface ShelfWish {
   readonly total: number;
   readonly step: number;
   readonly depth: number;
-  readonly under: Spectrum;
+  /** hex of what it lies on */
+  readonly under: string;
   readonly keep: readonly ShelfItemId[];
   /** jars to leave out, such as one that ran out */
   readonly without: readonly ShelfItemId[];
@@ -50,7 +51,7 @@ export function shelfQuestion(
       total: wish.total,
       step: wish.step,
       depth: wish.depth,
-      under: wish.under,
+      under: reflectanceOf(wish.under),
       closeEnough: wish.size > 3 ? UNSEEN : 0,
       closeShare: wish.size > 3 ? 0.1 : 0,
     },

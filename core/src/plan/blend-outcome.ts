@@ -1,15 +1,21 @@
 import type { Grounds, ReadyBlend } from '../coats';
 import { heldDepth } from '../coats';
-import { reflectanceOf, type Spectrum } from '../colour';
+import { labOf, reflectanceOf, type Spectrum } from '../colour';
 import { coverage, depthForCoverage, mlForCoverage, pourForCoverage } from '../glitter';
+import { bareWallColour } from '../vessel';
 import type { PlannedBlend } from './plan';
 import type { Step } from './coats-stage';
 import type { Light } from './light';
+import { spreadOf } from './spread';
 
 /** The cover a maker usually wants: 5 % bare is the point where more glitter no longer shows. */
 export const FULL_COVER = 0.95;
 
 const WHITE = reflectanceOf('#ffffff');
+/** A bare steel cup. */
+const SILVER = reflectanceOf(bareWallColour.steel);
+/** Passes that a maker would lay at most. */
+const MOST_PASSES = 5;
 const BLACK = reflectanceOf('#000000');
 
 interface Laid {
@@ -46,13 +52,24 @@ export function blendOutcome(
     poured: blend.poured,
     kept,
     passes,
+    hold: Number.isFinite(hold) ? hold : null,
     bare: 1 - coverage(kept),
     under: light.hex(under),
     seen: over(under),
-    seenOver: { white: over(WHITE), black: over(BLACK) },
+    lab: labOf(light.rain(blend.parts, kept, under)),
+    seenOver: { white: over(WHITE), black: over(BLACK), silver: over(SILVER) },
+    sweep: sweepOf(blend, kept / Math.max(1, passes), under, light),
+    spread: spreadOf(blend.unsure, blend.poured, passes, hold, under, light),
     forCover: coverTarget(blend, hold, Math.max(1, passes), area),
   };
 }
+
+const sweepOf = (blend: ReadyBlend, depth: number, under: Spectrum, light: Light): PlannedBlend['sweep'] =>
+  Array.from({ length: MOST_PASSES }, (_, i) => ({
+    passes: i + 1,
+    bare: 1 - coverage(depth * (i + 1)),
+    seen: light.hex(light.rain(blend.parts, depth * (i + 1), under)),
+  }));
 
 function laidBy(steps: readonly Step[], blend: ReadyBlend): Laid | null {
   const pours = steps.filter(

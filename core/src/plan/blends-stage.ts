@@ -1,6 +1,6 @@
 import type { Blend } from '../design';
 import { faceShares, flakeDepth, flakesPerMl, gramsPerMl, typicalFlake, type Part } from '../glitter';
-import { itemOf, type ShelfItem } from '../stock';
+import { itemOf, shareSpread, type ShelfItem } from '../stock';
 import type { ReadyBlend } from '../coats';
 import type { PlannedPart } from './plan';
 
@@ -52,6 +52,9 @@ export function readyBlend(blend: Blend, areaName: string, area: number, shelf: 
     area: blend.area,
     areaName,
     parts,
+    unsure: jars.flatMap(({ jar, ml }) =>
+      jar ? [{ glitter: jar.flake, ml, name: jar.name, spread: shareSpread[jar.basis] }] : [],
+    ),
     planned,
     ml,
     grams: planned.reduce((sum, part) => sum + part.grams, 0),

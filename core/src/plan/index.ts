@@ -4,4 +4,7 @@ export { FULL_COVER } from './blend-outcome';
 export type { Light } from './light';
 export type { Step } from './coats-stage';
 export * from './usual-coats';
+export type { Spread } from './spread';
+export * from './scaled-blend';
+export * from './compare-blends';
 export { handlePatch, layoutOf, layoutWeight } from './layout-stage';

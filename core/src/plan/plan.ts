@@ -1,9 +1,11 @@
 import type { Finding } from '../check';
+import type { Lab } from '../colour';
 import type { Look } from '../field/look';
 import type { Region } from '../regions';
 import type { AreaId, AreaKindName } from '../areas';
 import type { CoatId, CoatKindName, DesignId } from '../design';
 import type { ShelfItemId } from '../stock';
+import type { Spread } from './spread';
 
 /** The cup in numbers. Areas cm², lengths mm, volume ml. */
 export interface PlannedSurface {
@@ -81,13 +83,20 @@ export interface PlannedBlend {
   /** flakes deep that the coats' glues keep, all passes */
   readonly kept: number;
   readonly passes: number;
+  /** flakes deep its glue holds a pass; null when all of it sticks */
+  readonly hold: number | null;
   /** share left bare after all passes */
   readonly bare: number;
   /** hex of what is under it, and of what is seen from afar */
   readonly under: string;
   readonly seen: string;
+  /** D65, of what is seen */
+  readonly lab: Lab;
   /** hex over other bases at the same depth */
-  readonly seenOver: { readonly white: string; readonly black: string };
+  readonly seenOver: { readonly white: string; readonly black: string; readonly silver: string };
+  /** how the colour comes with each pass */
+  readonly sweep: readonly { readonly passes: number; readonly bare: number; readonly seen: string }[];
+  readonly spread: Spread;
   /** ml a pour for the cover below, or why no pour reaches it */
   readonly forCover: { readonly share: number; readonly ml: number | null; readonly most: number };
 }

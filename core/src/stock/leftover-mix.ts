@@ -46,6 +46,11 @@ export const leftoverItem = (
   name: name.slice(0, 80),
   note: `Leftover mix of ${made}. Its colour and flakes are predicted from its parts.`.slice(0, 500),
   left,
+  paid: null,
+  full: null,
+  opened: null,
+  lot: '',
+  basis: 'typical',
   finish: 'metallic',
   flake: mixedGlitter(parts),
 });

@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { hexSchema } from '../colour';
 import { glitterSchema } from '../glitter';
+import { bases } from './certainty';
 
 export const shelfItemIdSchema = z.string().trim().min(1, 'An item needs an id.').max(64).brand<'ShelfItemId'>();
 export type ShelfItemId = z.infer<typeof shelfItemIdSchema>;
@@ -16,13 +17,30 @@ const shared = {
     .max(100000, 'That is more than any shelf holds.')
     .nullable()
     .default(null),
+  /** what a full one cost, and the ml in it; null when not known */
+  paid: z.number().min(0, 'A price can’t be negative.').max(100000, 'Check the price.').nullable().default(null),
+  full: z
+    .number()
+    .positive('A full one holds more than nothing.')
+    .max(100000, 'That is more than any jar holds.')
+    .nullable()
+    .default(null),
+  opened: z.iso.date('Write the date as 2026-11-25.').nullable().default(null),
+  lot: z.string().trim().max(60, 'Keep the lot under 60 letters.').default(''),
 };
 
 const minutes = z.number().min(0, 'Minutes can’t be negative.').max(20000, 'That is longer than two weeks. Check it.');
 
 export const finishes = ['metallic', 'matte', 'holographic', 'neon', 'glow', 'clear'] as const;
 
-const glitterItem = z.strictObject({ kind: z.literal('glitter'), ...shared, finish: z.enum(finishes), flake: glitterSchema });
+const glitterItem = z.strictObject({
+  kind: z.literal('glitter'),
+  ...shared,
+  finish: z.enum(finishes),
+  flake: glitterSchema,
+  /** what its flake data rests on */
+  basis: z.enum(bases).default('typical'),
+});
 
 const inkItem = z.strictObject({
   kind: z.literal('ink'),
@@ -73,6 +91,9 @@ export const shelfItemSchema = z.discriminatedUnion('kind', [glitterItem, inkIte
 export type ShelfItem = z.infer<typeof shelfItemSchema>;
 export type ShelfKind = ShelfItem['kind'];
 export type ItemOf<Kind extends ShelfKind> = Extract<ShelfItem, { kind: Kind }>;
+
+/** What a ml of an item cost; null when its price or size isn't known. */
+export const costPerMl = ({ paid, full }: ShelfItem): number | null => (paid === null || full === null ? null : paid / full);
 
 /** The item a design names, when it is still there and of the kind that is wanted. */
 export function itemOf<Kind extends ShelfKind>(shelf: readonly ShelfItem[], id: string, kind: Kind): ItemOf<Kind> | undefined {

@@ -3,7 +3,7 @@ import type { ItemOf, ShelfItem, ShelfItemId, ShelfKind } from './shelf-item';
 
 /** A new item of a kind, with the values makers would call usual; to be corrected from its label. */
 export function startingItem(kind: ShelfKind, id: string): ShelfItem {
-  const shared = { id: id as ShelfItemId, note: '', left: null };
+  const shared = { id: id as ShelfItemId, note: '', left: null, paid: null, full: null, opened: null, lot: '' };
   switch (kind) {
     case 'glitter':
       return {
@@ -11,6 +11,7 @@ export function startingItem(kind: ShelfKind, id: string): ShelfItem {
         ...shared,
         name: 'New glitter',
         finish: 'metallic',
+        basis: 'typical',
         flake: { colour: '#d98a2f', kind: 'solid', opacity: 1, cut: 0.4, ...typicalFlake(0.4) },
       };
     case 'ink':

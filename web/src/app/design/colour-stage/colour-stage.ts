@@ -6,12 +6,13 @@ import {
   itemOf,
   percentText,
   withBlendFrom,
-  withBlendTotal,
   withPart,
   withPartMl,
+  withParts,
   withoutPart,
   type AreaId,
   type Design,
+  type FoundMix,
   type ItemOf,
   type Plan,
   type ShelfItemId,
@@ -19,17 +20,32 @@ import {
 import { AmountStepper } from '../../parts/fields/amount-stepper';
 import { AreaPipe, SharePipe, SpanPipe } from '../../parts/fields/unit-pipes';
 import { MaterialGlyph } from '../../parts/glyphs/material-glyph';
-import { Swatch, SWATCH_SIDE } from '../../parts/swatch/swatch';
 import { WorkshopMemory } from '../../services/workshop';
 import { FindingNote } from '../finding-note/finding-note';
 import { DesignSession } from '../session';
+import { BlendLooks } from './blend-looks/blend-looks';
+import { CompareBlends } from './compare-blends/compare-blends';
+import { FindMix } from './find-mix/find-mix';
+import { ScaleBlend } from './scale-blend/scale-blend';
 
 const kindWords = { solid: 'opaque', tinted: 'see-through', opal: 'opal' } as const;
 
 /** A blend for each area: what is measured, what faces you, how it looks over this base and others. */
 @Component({
   selector: 'au-colour-stage',
-  imports: [MatMenuModule, AmountStepper, MaterialGlyph, Swatch, FindingNote, AreaPipe, SharePipe, SpanPipe],
+  imports: [
+    MatMenuModule,
+    AmountStepper,
+    MaterialGlyph,
+    BlendLooks,
+    CompareBlends,
+    FindMix,
+    FindingNote,
+    ScaleBlend,
+    AreaPipe,
+    SharePipe,
+    SpanPipe,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './colour-stage.html',
   styleUrl: './colour-stage.scss',
@@ -41,7 +57,12 @@ export class ColourStage {
   readonly plan = input.required<Plan>();
   readonly chosen = model<string | null>(null);
 
-  protected readonly side = SWATCH_SIDE;
+  protected readonly tab = signal<'blend' | 'find' | 'compare'>('blend');
+  protected readonly tabs = [
+    { tab: 'blend', name: 'Blend' },
+    { tab: 'find', name: 'Find a mix' },
+    { tab: 'compare', name: 'Compare' },
+  ] as const;
   protected readonly refused = signal<{ item: string; sentence: string } | null>(null);
   protected readonly area = computed(() => this.plan().areas.areas.find(({ id }) => id === this.chosen()) ?? null);
   protected readonly blend = computed(() => this.plan().blends.find((blend) => blend.area === this.chosen()) ?? null);
@@ -96,9 +117,13 @@ export class ColourStage {
     this.onArea((design, area) => withBlendFrom(design, from, area));
   }
 
-  protected cover(): void {
-    const ml = this.blend()?.forCover.ml;
-    if (ml) this.onArea((design, area) => withBlendTotal(design, area, ml, this.memory.settings().spoonStep));
+  protected scaled(parts: Design['blends'][number]['parts']): void {
+    this.onArea((design, area) => withParts(design, area, parts));
+  }
+
+  protected use(mix: FoundMix): void {
+    this.onArea((design, area) => withParts(design, area, [...mix.parts]));
+    this.tab.set('blend');
   }
 
   private onArea(edit: (design: Design, area: AreaId) => Design): string | null {

@@ -21,6 +21,10 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
     :host {
       display: contents;
     }
+    input:not([type='color']) {
+      width: 100%;
+      max-width: 104px;
+    }
     input[type='color'] {
       padding: 3px;
       cursor: pointer;

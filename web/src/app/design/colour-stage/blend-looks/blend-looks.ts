@@ -1,0 +1,85 @@
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { countText, percentText, type Plan, type PlannedArea, type PlannedBlend } from '@aurantia/core';
+import { SharePipe } from '../../../parts/fields/unit-pipes';
+import { Swatch, SWATCH_SIDE } from '../../../parts/swatch/swatch';
+
+/** How a blend looks: close, from afar, over other bases, pass by pass, and how sure all that is. */
+@Component({
+  selector: 'au-blend-looks',
+  imports: [Swatch, SharePipe],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <section aria-label="How it looks">
+      <au-swatch [plan]="plan()" [area]="area().id" [label]="area().name + ' seen close, ' + side + ' by ' + side + ' mm'" />
+      <div class="over">
+        <span>{{ side }} × {{ side }} mm, all coats on</span><span>enlarged</span>
+      </div>
+      @if (blend(); as mix) {
+        <div class="figures">
+          <div>
+            <span>Seen from afar</span>
+            <i class="seen" [style.background]="mix.seen" [title]="mix.seen"></i>
+          </div>
+          <div>
+            <span>Stays bare</span>
+            <b>{{ mix.bare | share: 1 }}</b>
+          </div>
+          <div>
+            <span>Weighs</span>
+            <b>{{ mix.grams.toFixed(1) }} g</b>
+          </div>
+        </div>
+        <p class="soft sure">{{ sure() }}</p>
+        <div class="over"><span>The same blend over</span></div>
+        <div class="bases">
+          @for (one of bases(); track one.name) {
+            <div>
+              <i [style.background]="one.seen"><u [style.background]="one.under"></u></i><span>{{ one.name }}</span>
+            </div>
+          }
+        </div>
+        <div class="over"><span>As it comes, and what stays bare</span></div>
+        <div class="sweep">
+          @for (one of mix.sweep; track one.passes) {
+            <div [class.now]="one.passes === mix.passes" [attr.aria-current]="one.passes === mix.passes ? true : null">
+              <i [style.background]="one.seen" [title]="one.seen"></i>
+              <span>{{ passWord(one.passes) }}</span>
+              <span>{{ one.bare | share: (one.bare < 0.01 ? 1 : 0) }}</span>
+            </div>
+          }
+        </div>
+        @if (plan().finished[area().id] !== mix.seen) {
+          <div class="inked">
+            <i [style.background]="plan().finished[area().id]"></i><span>once its ink is on, from afar</span>
+          </div>
+        }
+      }
+    </section>
+  `,
+  styleUrl: './blend-looks.scss',
+})
+export class BlendLooks {
+  readonly plan = input.required<Plan>();
+  readonly area = input.required<PlannedArea>();
+  readonly blend = input.required<PlannedBlend | null>();
+  protected readonly side = SWATCH_SIDE;
+  protected readonly bases = computed(() => {
+    const blend = this.blend();
+    if (!blend) return [];
+    const { white, silver, black } = blend.seenOver;
+    return [
+      { name: 'this base', seen: blend.seen, under: blend.under },
+      { name: 'white', seen: white, under: '#ffffff' },
+      { name: 'silver', seen: silver, under: '#b9bcc0' },
+      { name: 'black', seen: black, under: '#000000' },
+    ];
+  });
+  protected readonly sure = computed(() => {
+    const spread = this.blend()?.spread;
+    return spread ? `Bare ± ${percentText(spread.bare, 1)}, colour ± ${spread.colour.toFixed(1)}. ${spread.narrows}` : '';
+  });
+
+  protected passWord(passes: number): string {
+    return countText(passes, 'pass', 'passes');
+  }
+}

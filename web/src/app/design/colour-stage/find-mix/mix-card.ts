@@ -1,0 +1,84 @@
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { countText, type FoundMix } from '@aurantia/core';
+import { AmountPipe } from '../../../parts/fields/unit-pipes';
+
+/** A found mix: what it is made of, the colour it has beside the one wanted, and how near nothing else comes. */
+@Component({
+  selector: 'au-mix-card',
+  imports: [AmountPipe],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="pair" role="img" [attr.aria-label]="'Wanted ' + target() + ', this mix ' + mix().colour">
+      <i [style.background]="target()"></i><i [style.background]="mix().colour"></i>
+    </div>
+    <div class="what">
+      <b>{{ jars() }}: {{ mix().words.word }}</b>
+      <small
+        >{{ mix().difference.toFixed(2) }} apart, {{ mix().words.says }}{{ mix().proven ? '' : '; still searching' }}.
+        {{ proof() }}</small
+      >
+      <div class="bar" aria-hidden="true">
+        @for (part of mix().parts; track part.item) {
+          <span [style.flex-grow]="part.ml" [style.background]="part.colour"></span>
+        }
+      </div>
+      <span class="parts">
+        @for (part of mix().parts; track part.item; let last = $last) {
+          <span
+            >{{ part.name }} <b>{{ part.ml | amount: part.gramsPerMl }}</b>{{ last ? '' : ' · ' }}</span
+          >
+        }
+      </span>
+    </div>
+    <button type="button" class="plain" (click)="used.emit()" [attr.aria-label]="'Use the mix of ' + jars()">Use it</button>
+  `,
+  styles: `
+    :host {
+      display: grid;
+      grid-template-columns: 56px minmax(0, 1fr) auto;
+      gap: 12px;
+      align-items: center;
+      padding: 10px 0;
+      border-bottom: 1px solid var(--line);
+    }
+    .pair {
+      display: grid;
+      grid-template-columns: 1fr 1fr;
+      height: 56px;
+      border-radius: 8px;
+      overflow: hidden;
+      border: 1px solid rgb(42 27 46 / 0.25);
+    }
+    .what {
+      display: grid;
+      gap: 3px;
+    }
+    small {
+      color: var(--soft);
+      font-size: 12.5px;
+    }
+    .bar {
+      display: flex;
+      height: 10px;
+      border-radius: 3px;
+      overflow: hidden;
+    }
+    .bar span {
+      flex-basis: 0;
+    }
+    .parts {
+      font-size: 13px;
+    }
+  `,
+})
+export class MixCard {
+  readonly mix = input.required<FoundMix>();
+  readonly target = input.required<string>();
+  readonly used = output();
+  protected readonly jars = computed(() => countText(this.mix().size, 'jar'));
+  protected readonly proof = computed(() => {
+    const { proven, bound, difference } = this.mix();
+    if (!proven) return '';
+    return difference - bound < 0.005 ? 'Nothing else comes nearer.' : `Nothing comes nearer than ${bound.toFixed(2)}.`;
+  });
+}
