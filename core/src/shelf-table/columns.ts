@@ -1,0 +1,87 @@
+import type { ShelfItem, ShelfKind } from '../stock';
+
+/** How a cell is read: as words, as a figure (with a factor to the item's own unit), as a colour. */
+export type ColumnRead = 'words' | 'colour' | number;
+
+/** One thing a table of the shelf can say of an item. */
+export interface ShelfColumn {
+  /** heads the column in a file of ours */
+  readonly name: string;
+  /** where it stands in the item */
+  readonly path: string;
+  readonly kinds: readonly ShelfKind[];
+  readonly read: ColumnRead;
+  /** what others call it, to guess by; words a heading contains */
+  readonly hints: readonly string[];
+}
+
+const all: readonly ShelfKind[] = ['glitter', 'ink', 'paint', 'resin', 'glue'];
+const column = (
+  name: string,
+  path: string,
+  kinds: readonly ShelfKind[],
+  read: ColumnRead,
+  hints: readonly string[] = [],
+): ShelfColumn => ({ name, path, kinds, read, hints });
+
+/** Every column, in the order they are written. */
+export const shelfColumns: readonly ShelfColumn[] = [
+  column('kind', 'kind', all, 'words', ['type of item', 'category', 'material']),
+  column('name', 'name', all, 'words', ['title', 'product', 'item', 'label']),
+  column('colour', 'colour', ['glitter', 'ink', 'paint'], 'colour', ['color', 'hex', 'farbe']),
+  column('cut_mm', 'flake.cut', ['glitter'], 1, ['cut', 'size', 'mm']),
+  column('flakes', 'flake.kind', ['glitter'], 'words', ['transparency']),
+  column('finish', 'finish', ['glitter'], 'words', ['effect']),
+  column('opacity_percent', 'flake.opacity', ['glitter'], 0.01, ['opacity']),
+  column('thickness_um', 'flake.thickness', ['glitter'], 1, ['thickness', 'micron']),
+  column('solid_percent', 'flake.solidShare', ['glitter'], 0.01, ['solid']),
+  column('flake_g_per_ml', 'flake.density', ['glitter'], 1, ['density']),
+  column('basis', 'basis', ['glitter'], 'words'),
+  column('left_ml', 'left', all, 1, ['left', 'stock', 'amount', 'quantity', 'ml']),
+  column('paid', 'paid', all, 1, ['price', 'cost']),
+  column('full_ml', 'full', all, 1, ['full', 'volume', 'content']),
+  column('opened', 'opened', all, 'words', ['date']),
+  column('lot', 'lot', all, 'words', ['batch', 'charge']),
+  column('note', 'note', all, 'words', ['comment', 'remark', 'description']),
+  column('ink_type', 'type', ['ink'], 'words'),
+  column('hiding_percent', 'hiding', ['ink'], 0.01, ['strength']),
+  column('load_percent', 'referenceLoad', ['ink'], 1, ['load']),
+  column('film_mm', 'referenceFilm', ['ink'], 1),
+  column('drop_ml', 'dropMl', ['ink'], 1, ['drop']),
+  column('dry_min', 'dryMinutes', ['paint', 'glue'], 1, ['dry']),
+  column('ratio_a', 'ratio.0', ['resin'], 1),
+  column('ratio_b', 'ratio.1', ['resin'], 1),
+  column('a_g_per_ml', 'density.0', ['resin'], 1),
+  column('b_g_per_ml', 'density.1', ['resin'], 1),
+  column('pot_life_min', 'potLife', ['resin'], 1, ['pot life']),
+  column('tacky_from_min', 'tackFrom', ['resin'], 1),
+  column('tacky_until_min', 'tackUntil', ['resin'], 1),
+  column('sand_after_min', 'sandAfter', ['resin'], 1, ['sand']),
+  column('way', 'way', ['glue'], 'words'),
+  column('hold', 'hold', ['glue'], 1),
+  column('open_from_min', 'open.0', ['glue'], 1),
+  column('open_until_min', 'open.1', ['glue'], 1),
+];
+
+/** Where a column's value stands in an item of a kind; a glitter's colour is its flakes'. */
+const pathIn = ({ path }: ShelfColumn, kind: ShelfKind): readonly string[] =>
+  (path === 'colour' && kind === 'glitter' ? 'flake.colour' : path).split('.');
+
+export const cellOf = (item: ShelfItem, one: ShelfColumn): unknown =>
+  one.kinds.includes(item.kind)
+    ? pathIn(one, item.kind).reduce<unknown>((holder, step) => (holder as Record<string, unknown> | null)?.[step], item)
+    : undefined;
+
+/** The item with one cell set; the item itself stays as it was. */
+export function withCell(item: ShelfItem, one: ShelfColumn, value: unknown): ShelfItem {
+  const set = (holder: unknown, [step, ...further]: readonly string[]): unknown => {
+    if (step === undefined) return value;
+    if (Array.isArray(holder) || /^\d$/.test(step)) {
+      const list = Array.isArray(holder) ? [...(holder as unknown[])] : [];
+      list[Number(step)] = set(list[Number(step)], further);
+      return list;
+    }
+    return { ...(holder as object), [step]: set((holder as Record<string, unknown> | null)?.[step], further) };
+  };
+  return set(item, pathIn(one, item.kind)) as ShelfItem;
+}

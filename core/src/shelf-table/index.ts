@@ -1,0 +1,4 @@
+export * from './columns';
+export * from './items-of-table';
+export * from './read-table';
+export * from './write-table';

@@ -1,0 +1,110 @@
+import { readHex } from '../colour';
+import { faultsOf, type Fault } from '../design';
+import { shelfItemSchema, startingItem, withCut, type ItemOf, type ShelfItem, type ShelfKind } from '../stock';
+import { readFigure, tidy } from '../units';
+import { shelfColumns, withCell, type ShelfColumn } from './columns';
+import type { ShelfTable, TableMapping } from './read-table';
+
+/** A row that becomes an item. */
+export interface TableItem {
+  /** line of the file, the headings being 1 */
+  readonly line: number;
+  readonly item: ShelfItem;
+  /** the item of that name and kind that is on the shelf already, or null */
+  readonly known: ShelfItem | null;
+}
+
+export interface TableItems {
+  readonly items: readonly TableItem[];
+  readonly faults: readonly Fault[];
+}
+
+const kinds: readonly ShelfKind[] = ['glitter', 'ink', 'paint', 'resin', 'glue'];
+const kindNames: Readonly<Record<string, ShelfKind>> = Object.fromEntries(
+  kinds.flatMap((kind) => [
+    [kind, kind],
+    [`${kind}s`, kind],
+  ]),
+);
+/** Words for flakes that makers use. */
+const flakeNames: Readonly<Record<string, string>> = {
+  opaque: 'solid',
+  'see-through': 'tinted',
+  transparent: 'tinted',
+  translucent: 'tinted',
+  iridescent: 'opal',
+};
+
+/**
+ * Turns the rows of a table into shelf items by a mapping. What a row doesn't say gets its usual value; a row
+ * that can't be is a fault, and the others come in all the same. Of rows with one name the last counts.
+ * @param newId makes an id for an item that isn't on the shelf yet
+ */
+export function itemsOfTable(
+  table: ShelfTable,
+  mapping: TableMapping,
+  shelf: readonly ShelfItem[],
+  newId: () => string,
+): TableItems {
+  const found = new Map<string, TableItem>();
+  const faults: Fault[] = [];
+  table.rows.forEach((row, index) => {
+    const line = index + 2;
+    const cells = new Map(
+      mapping.flatMap((name, at) => (name === null || row[at] === '' ? [] : [[name, unquoted(row[at])] as const])),
+    );
+    const kind = kindNames[(cells.get('kind') ?? 'glitter').toLowerCase()];
+    if (!kind) {
+      faults.push({
+        path: `line ${line}`,
+        sentence: `“${cells.get('kind') ?? ''}” is no kind of item: write glitter, ink, paint, resin or glue.`,
+      });
+      return;
+    }
+    const known = shelf.find((item) => item.kind === kind && sameName(item.name, cells.get('name') ?? '')) ?? null;
+    const read = shelfItemSchema.safeParse(itemOfCells(known ?? startingItem(kind, newId()), cells));
+    if (read.success) {
+      const key = `${kind} ${read.data.name.toLowerCase()}`;
+      const before = found.get(key);
+      found.delete(key);
+      found.set(key, { line, item: before && !known ? { ...read.data, id: before.item.id } : read.data, known });
+      if (before)
+        faults.push({
+          path: `line ${line}`,
+          sentence: `“${read.data.name}” stands in line ${before.line} too; this line counts.`,
+        });
+    } else
+      faults.push(...faultsOf(read.error).map(({ path, sentence }) => ({ path: `line ${line}, ${nameOf(path)}`, sentence })));
+  });
+  return { items: [...found.values()], faults };
+}
+
+const sameName = (one: string, other: string): boolean => one.trim().toLowerCase() === other.trim().toLowerCase();
+
+/** A name that is missing stays the starting one only if the row has one: an item without a name is a fault. */
+function itemOfCells(start: ShelfItem, cells: ReadonlyMap<string, string>): ShelfItem {
+  const cut = readFigure(cells.get('cut_mm') ?? '');
+  // The cut first: with it come its usual thickness and share, until other columns say otherwise.
+  const begun = start.kind === 'glitter' && cut !== null ? withCut(start satisfies ItemOf<'glitter'>, cut) : start;
+  const named = { ...begun, name: cells.get('name') ?? '' };
+  return shelfColumns
+    .filter((column) => column.name !== 'kind' && column.kinds.includes(start.kind) && cells.has(column.name))
+    .reduce<ShelfItem>((item, column) => withCell(item, column, valueOf(column, cells.get(column.name) ?? '')), named);
+}
+
+function valueOf({ read, path }: ShelfColumn, cell: string): unknown {
+  if (read === 'colour') return readHex(cell) ?? cell;
+  if (read === 'words')
+    return path === 'flake.kind' ? (flakeNames[cell.toLowerCase()] ?? cell.toLowerCase()) : wordsOf(path, cell);
+  const figure = readFigure(cell.replace(/\s*(mm|ml|g|µm|um|%|min)$/i, ''));
+  return figure === null ? cell : tidy(figure * read);
+}
+
+const wordsOf = (path: string, cell: string): string =>
+  ['finish', 'basis', 'type', 'way'].includes(path) ? cell.toLowerCase() : cell;
+
+/** Quoted against formulas on the way out: the quote is ours, not the maker's. */
+const unquoted = (cell: string): string => cell.replace(/^'(?=[=+\-@])/, '');
+
+const nameOf = (path: string): string =>
+  shelfColumns.find((column) => column.path === path || (path === 'flake.colour' && column.path === 'colour'))?.name ?? path;

@@ -1,0 +1,16 @@
+import Papa from 'papaparse';
+import { tidy } from '../units';
+import type { ShelfItem } from '../stock';
+import { cellOf, shelfColumns } from './columns';
+
+/** The shelf as a table, a row an item. Cells that a spreadsheet would run as formulas are quoted. */
+export function shelfCsv(items: readonly ShelfItem[]): string {
+  const rows = items.map((item) =>
+    shelfColumns.map((column) => {
+      const value = cellOf(item, column);
+      if (typeof value === 'number' && typeof column.read === 'number') return tidy(value / column.read);
+      return value ?? '';
+    }),
+  );
+  return `${Papa.unparse({ fields: shelfColumns.map(({ name }) => name), data: rows }, { escapeFormulae: true, newline: '\n' })}\n`;
+}
