@@ -25,8 +25,8 @@ export function scaledBlend(blend: PlannedBlend, shelf: readonly ShelfItem[], ml
   }));
   const parts = exact.map((part) => ({ ...part, ml: Math.max(step, roundUpToStep(tidy(part.ml), step)) }));
   const under = reflectanceOf(blend.under);
-  const lab = (amounts: readonly { item: ShelfItemId; ml: number }[]) =>
-    labOf(flakeRain(poured(amounts, shelf), Math.max(0.01, blend.kept), under));
+  const lab = (amounts: readonly { readonly item: ShelfItemId; readonly ml: number }[]) =>
+    labOf(flakeRain(pouredParts(amounts, shelf), Math.max(0.01, blend.kept), under));
   return { parts, ml: tidy(parts.reduce((sum, part) => sum + part.ml, 0)), rounding: deltaE2000(lab(exact), lab(parts)) };
 }
 
@@ -49,7 +49,11 @@ export function mlOfScarcest(blend: PlannedBlend, shelf: readonly ShelfItem[]): 
   return counted.reduce<{ ml: number; name: string } | null>((least, one) => (least && least.ml <= one.ml ? least : one), null);
 }
 
-const poured = (amounts: readonly { item: ShelfItemId; ml: number }[], shelf: readonly ShelfItem[]): readonly Part[] =>
+/** What a blend is poured from: the jars that are still on the shelf, and how much of each. */
+export const pouredParts = (
+  amounts: readonly { readonly item: ShelfItemId; readonly ml: number }[],
+  shelf: readonly ShelfItem[],
+): readonly Part[] =>
   amounts.flatMap(({ item, ml }) => {
     const jar = itemOf(shelf, item, 'glitter');
     return jar ? [{ glitter: jar.flake, ml }] : [];

@@ -3,3 +3,6 @@ export * from './glue-ways';
 export * from './starting-item';
 export * from './leftover-mix';
 export * from './certainty';
+export * from './ledger';
+export * from './find-on-shelf';
+export * from './item-words';

@@ -1,4 +1,4 @@
-import { shelfItemSchema, type ShelfItem } from '@aurantia/core';
+import { shelfItemSchema, tidy, type LedgerEntry, type ShelfItem } from '@aurantia/core';
 import { notFound } from '../http/problem';
 import type { Store } from '../store/open-store';
 
@@ -16,15 +16,38 @@ export class ShelfStore {
     return rows.map((row) => shelfItemSchema.parse(JSON.parse(row.document)));
   }
 
-  /** Puts an item on the shelf, in place of one with the same id. */
-  async put(item: ShelfItem): Promise<ShelfItem> {
-    const row = { kind: item.kind, document: JSON.stringify(item), removed_at: null };
-    await this.store
-      .insertInto('shelf_item')
-      .values({ id: item.id, ...row })
-      .onConflict((conflict) => conflict.column('id').doUpdateSet(row))
+  /** Puts items on the shelf, each in place of one with the same id, all or none; what is left anew goes into the ledger. */
+  async put(items: readonly ShelfItem[], why: string): Promise<void> {
+    await this.store.transaction().execute(async (together) => {
+      for (const item of items) {
+        const row = { kind: item.kind, document: JSON.stringify(item), removed_at: null };
+        const before = await together.selectFrom('shelf_item').where('id', '=', item.id).select('document').executeTakeFirst();
+        await together
+          .insertInto('shelf_item')
+          .values({ id: item.id, ...row })
+          .onConflict((conflict) => conflict.column('id').doUpdateSet(row))
+          .execute();
+        const had = before ? shelfItemSchema.parse(JSON.parse(before.document)).left : null;
+        if (item.left === had) continue;
+        const change = item.left === null ? null : tidy(item.left - (had ?? 0));
+        await together
+          .insertInto('ledger')
+          .values({ item_id: item.id, at: new Date().toISOString(), change, left_after: item.left, why })
+          .execute();
+      }
+    });
+  }
+
+  /** What came and went of an item, the latest first. */
+  async ledger(id: string): Promise<LedgerEntry[]> {
+    const rows = await this.store
+      .selectFrom('ledger')
+      .where('item_id', '=', id)
+      .selectAll()
+      .orderBy('row', 'desc')
+      .limit(200)
       .execute();
-    return item;
+    return rows.map(({ at, change, left_after: left, why }) => ({ at, change, left, why }));
   }
 
   /** Adds the items whose ids aren't here yet. */

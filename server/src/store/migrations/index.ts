@@ -1,7 +1,9 @@
 import type { Migration } from 'kysely';
 import * as firstTables from './2026-11-25-first-tables';
+import * as ledger from './2026-11-25-ledger';
 
 /** In the order of their dates; a landed one is never edited. */
 export const migrations: Record<string, Migration> = {
   '2026-11-25-first-tables': firstTables,
+  '2026-11-25-ledger': ledger,
 };

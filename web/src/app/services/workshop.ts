@@ -2,9 +2,11 @@ import { computed, inject, Injectable, signal } from '@angular/core';
 import {
   cupSchema,
   defaultSettings,
+  ledgerEntrySchema,
   settingsSchema,
   shelfItemSchema,
   type Cup,
+  type LedgerEntry,
   type Settings,
   type ShelfItem,
   type Workshop,
@@ -59,8 +61,9 @@ export class WorkshopMemory {
     });
   }
 
-  putItem(item: ShelfItem): Observable<ShelfItem> {
-    return this.api.put(`shelf/${encodeURIComponent(item.id)}`, item, shelfItemSchema).pipe(
+  /** @param why goes into the ledger when what is left changes */
+  putItem(item: ShelfItem, why = 'counted anew'): Observable<ShelfItem> {
+    return this.api.put(`shelf/${encodeURIComponent(item.id)}?why=${encodeURIComponent(why)}`, item, shelfItemSchema).pipe(
       tap((kept) => {
         const others = this.shelf();
         this.shelf.set(
@@ -68,6 +71,22 @@ export class WorkshopMemory {
         );
       }),
     );
+  }
+
+  /** Many at once, all or none. */
+  putItems(items: readonly ShelfItem[]): Observable<unknown> {
+    return this.api.post('shelf/many', items, z.unknown()).pipe(
+      tap(() => {
+        const ids = new Map(items.map((item) => [item.id, item]));
+        const others = this.shelf();
+        const known = new Set(others.map(({ id }) => id));
+        this.shelf.set([...others.map((one) => ids.get(one.id) ?? one), ...items.filter(({ id }) => !known.has(id))]);
+      }),
+    );
+  }
+
+  ledger(id: string): Observable<readonly LedgerEntry[]> {
+    return this.api.get(`shelf/${encodeURIComponent(id)}/ledger`, z.array(ledgerEntrySchema));
   }
 
   removeItem(item: ShelfItem): void {

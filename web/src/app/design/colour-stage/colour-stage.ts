@@ -26,6 +26,7 @@ import { DesignSession } from '../session';
 import { BlendLooks } from './blend-looks/blend-looks';
 import { CompareBlends } from './compare-blends/compare-blends';
 import { FindMix } from './find-mix/find-mix';
+import { LeftoverMix } from './leftover-mix/leftover-mix';
 import { ScaleBlend } from './scale-blend/scale-blend';
 
 const kindWords = { solid: 'opaque', tinted: 'see-through', opal: 'opal' } as const;
@@ -41,6 +42,7 @@ const kindWords = { solid: 'opaque', tinted: 'see-through', opal: 'opal' } as co
     CompareBlends,
     FindMix,
     FindingNote,
+    LeftoverMix,
     ScaleBlend,
     AreaPipe,
     SharePipe,

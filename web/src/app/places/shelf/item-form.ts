@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output, signal } from '@angular/core';
 import {
   faultsOf,
   finishes,
@@ -13,6 +13,7 @@ import {
 import { ColourField } from '../../parts/fields/colour-field';
 import { NumberField } from '../../parts/fields/number-field';
 import { Pick, type Option } from '../../parts/fields/pick';
+import { PhotoColour } from '../../parts/photo-colour/photo-colour';
 import { Notices } from '../../services/notices';
 import { WorkshopMemory } from '../../services/workshop';
 import { figuresOf, withFigure } from './item-figures';
@@ -22,7 +23,7 @@ const same = (values: readonly string[]): readonly Option[] => values.map((value
 /** What is known of one jar. Each sound change is kept at once; a faulty one gets its sentence. */
 @Component({
   selector: 'au-item-form',
-  imports: [ColourField, NumberField, Pick],
+  imports: [ColourField, NumberField, PhotoColour, Pick],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './item-form.html',
   styleUrl: './item-form.scss',
@@ -40,6 +41,13 @@ export class ItemForm {
     name: { solid: 'opaque', tinted: 'see-through', opal: 'opal' }[value],
   }));
   protected readonly finishes = same(finishes);
+  protected readonly bases = [
+    { value: 'typical', name: 'usual values' },
+    { value: 'label', name: 'its label' },
+    { value: 'weighed', name: 'a weighed spoon' },
+  ];
+  protected readonly photo = signal(false);
+  protected readonly colourful = computed(() => ['glitter', 'ink', 'paint'].includes(this.draft().kind));
   protected readonly inkTypes = same(['dye', 'pigment', 'pearl']);
   protected readonly ways = glueWays.map((value) => ({ value, name: glueWayFacts[value].title }));
   protected readonly draft = linkedSignal(this.item);
@@ -60,6 +68,11 @@ export class ItemForm {
   protected flake(change: object): void {
     const item = this.draft();
     if (item.kind === 'glitter') this.put({ ...item, flake: { ...item.flake, ...change } });
+  }
+
+  protected recolour(colour: string): void {
+    if (this.draft().kind === 'glitter') this.flake({ colour });
+    else this.set({ colour });
   }
 
   protected retype(path: string, typed: number | null): void {

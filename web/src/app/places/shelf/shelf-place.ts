@@ -1,20 +1,24 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal, input } from '@angular/core';
 import { MatMenuModule } from '@angular/material/menu';
 import {
-  aboutText,
   colourOf,
-  facePerMl,
-  flakesPerMl,
-  glueWayFacts,
-  gramsPerMl,
+  derivedOf,
+  differenceWords,
+  factOf,
+  foundOnShelf,
+  restsOn,
   startingItem,
-  type ItemOf,
   type ShelfItem,
   type ShelfKind,
 } from '@aurantia/core';
+import { readShelfTable, shelfCsv, TableError, type ShelfTable } from '@aurantia/core/shelf-table';
 import { v7 } from 'uuid';
 import { MaterialGlyph } from '../../parts/glyphs/material-glyph';
+import { Pick } from '../../parts/fields/pick';
+import { saveText } from '../../services/save-file';
 import { WorkshopMemory } from '../../services/workshop';
+import { ItemStock } from './item-stock/item-stock';
+import { TableImport } from './table-import/table-import';
 import { ItemForm } from './item-form';
 
 const groups: readonly { kind: ShelfKind; title: string; one: string }[] = [
@@ -25,10 +29,21 @@ const groups: readonly { kind: ShelfKind; title: string; one: string }[] = [
   { kind: 'glue', title: 'Glues', one: 'glue' },
 ];
 
+/** So many items are shown by colour. */
+const NEAREST = 12;
+
+/** Cuts a maker looks for, mm. */
+const cuts: readonly { value: string; name: string; range: readonly [number, number] | null }[] = [
+  { value: '', name: 'any cut', range: null },
+  { value: 'fine', name: 'fine, to 0.4 mm', range: [0, 0.4] },
+  { value: 'middle', name: '0.4 to 1 mm', range: [0.4, 1] },
+  { value: 'chunky', name: 'chunky, from 1 mm', range: [1, 99] },
+];
+
 /** What stands on the shelf, and what is known of each jar. */
 @Component({
   selector: 'au-shelf-place',
-  imports: [MatMenuModule, MaterialGlyph, ItemForm],
+  imports: [MatMenuModule, MaterialGlyph, ItemForm, ItemStock, Pick, TableImport],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './shelf-place.html',
   styleUrl: './shelf-place.scss',
@@ -43,27 +58,58 @@ export class ShelfPlace {
   protected readonly fresh = signal<ShelfItem | null>(null);
   protected readonly chosen = linkedSignal<string | null>(() => this.item() ?? null);
   protected readonly loaded = this.memory.loaded;
-  protected readonly groups = computed(() => {
-    const wanted = this.search().trim().toLowerCase();
-    return groups
-      .map((group) => ({
-        ...group,
-        items: this.memory
-          .shelf()
-          .filter(
-            (item) =>
-              item.kind === group.kind &&
-              (wanted === '' || `${item.name} ${item.note} ${factOf(item)}`.toLowerCase().includes(wanted)),
-          )
-          .map((item) => ({ item, colour: colourOf(item), fact: factOf(item) })),
-      }))
-      .filter((group) => group.items.length > 0);
-  });
+  protected readonly colour = signal<string | null>(null);
+  protected readonly cut = signal('');
+  protected readonly cuts = cuts;
+  protected readonly table = signal<{ readonly table: ShelfTable; readonly file: string } | null>(null);
+  protected readonly tableFault = signal<string | null>(null);
+  private readonly found = computed(() =>
+    foundOnShelf(
+      this.memory.shelf(),
+      { words: this.search(), colour: this.colour(), cut: cuts.find(({ value }) => value === this.cut())?.range ?? null },
+      factOf,
+    ).map(({ item, difference }) => ({
+      item,
+      colour: colourOf(item),
+      fact:
+        difference === null
+          ? factOf(item)
+          : `${difference < 10 ? `${differenceWords(difference).word}, ` : ''}${difference.toFixed(1)} away; ${factOf(item)}`,
+    })),
+  );
+  protected readonly looking = computed(() => this.search().trim() !== '' || this.colour() !== null || this.cut() !== '');
+  protected readonly groups = computed(() =>
+    this.colour() !== null
+      ? [{ kind: 'near', title: 'Nearest in colour', items: this.found().slice(0, NEAREST) }].filter(
+          ({ items }) => items.length > 0,
+        )
+      : groups
+          .map((group) => ({ ...group, items: this.found().filter(({ item }) => item.kind === group.kind) }))
+          .filter((group) => group.items.length > 0),
+  );
   protected readonly open = computed(() => this.fresh() ?? this.memory.shelf().find(({ id }) => id === this.chosen()) ?? null);
   protected readonly derived = computed(() => {
     const item = this.open();
-    return item?.kind === 'glitter' ? derivedOf(item) : null;
+    return item?.kind === 'glitter' ? { figures: derivedOf(item), says: restsOn(item) } : null;
   });
+
+  protected save(): void {
+    saveText('shelf.csv', shelfCsv(this.memory.shelf()), 'text/csv');
+  }
+
+  protected async bring(field: HTMLInputElement): Promise<void> {
+    const file = field.files?.item(0);
+    field.value = '';
+    if (!file) return;
+    try {
+      this.table.set({ table: readShelfTable(await file.text()), file: file.name });
+      this.tableFault.set(null);
+    } catch (error) {
+      if (!(error instanceof TableError)) throw error;
+      this.table.set(null);
+      this.tableFault.set(error.message);
+    }
+  }
 
   protected pick(item: ShelfItem): void {
     this.fresh.set(null);
@@ -84,27 +130,4 @@ export class ShelfPlace {
     else this.memory.removeItem(item);
     this.chosen.set(null);
   }
-}
-
-function factOf(item: ShelfItem): string {
-  switch (item.kind) {
-    case 'glitter':
-      return `${item.flake.cut} mm, ${{ solid: 'opaque', tinted: 'see-through', opal: 'opal' }[item.flake.kind]}, ${item.finish}`;
-    case 'ink':
-      return item.type;
-    case 'paint':
-      return `dry in ${item.dryMinutes} min`;
-    case 'resin':
-      return `${item.ratio.join(':')} by volume, pot life ${item.potLife} min`;
-    case 'glue':
-      return `${glueWayFacts[item.way].title.toLowerCase()}, holds ${item.hold} deep`;
-  }
-}
-
-function derivedOf({ flake }: ItemOf<'glitter'>): readonly { figure: string; label: string }[] {
-  return [
-    { figure: `${facePerMl(flake).toFixed(0)} cm²`, label: 'of flake face in a ml' },
-    { figure: aboutText(flakesPerMl(flake)), label: 'flakes in a ml, about' },
-    { figure: `${gramsPerMl(flake).toFixed(2)} g`, label: 'a ml weighs as poured' },
-  ];
 }

@@ -1,0 +1,35 @@
+import { facePerMl, flakesPerMl, gramsPerMl } from '../glitter';
+import { aboutText } from '../units';
+import { glueWayFacts } from './glue-ways';
+import type { ItemOf, ShelfItem } from './shelf-item';
+
+/** What a jar is, in a line under its name. */
+export function factOf(item: ShelfItem): string {
+  switch (item.kind) {
+    case 'glitter':
+      return `${item.flake.cut} mm, ${{ solid: 'opaque', tinted: 'see-through', opal: 'opal' }[item.flake.kind]}, ${item.finish}`;
+    case 'ink':
+      return item.type;
+    case 'paint':
+      return `dry in ${item.dryMinutes} min`;
+    case 'resin':
+      return `${item.ratio.join(':')} by volume, pot life ${item.potLife} min`;
+    case 'glue':
+      return `${glueWayFacts[item.way].title.toLowerCase()}, holds ${item.hold} deep`;
+  }
+}
+
+/** What follows from a glitter's flakes, figure by figure. */
+export const derivedOf = ({ flake }: ItemOf<'glitter'>): readonly { readonly figure: string; readonly label: string }[] => [
+  { figure: `${facePerMl(flake).toFixed(0)} cm²`, label: 'of flake face in a ml' },
+  { figure: aboutText(flakesPerMl(flake)), label: 'flakes in a ml, about' },
+  { figure: `${gramsPerMl(flake).toFixed(2)} g`, label: 'a ml weighs as poured' },
+];
+
+/** What a glitter's derived figures rest on, a sentence. */
+export const restsOn = ({ basis }: ItemOf<'glitter'>): string =>
+  ({
+    typical: 'From values usual for its cut: the solid share may be 15 % off. Weighing one level spoon would settle it.',
+    label: 'From its label or data sheet: the solid share may be 8 % off. Weighing one level spoon would settle it.',
+    weighed: 'From a weighed spoon: the solid share is within about 4 %.',
+  })[basis];
