@@ -1,0 +1,166 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { By, Key } from 'selenium-webdriver';
+import { kept, named, painted, press, reads, type, type Browser } from '../src/browser';
+import { stripedPng } from '../src/flat-photo';
+import type { Program } from '../src/program';
+import { demoForAll } from '../src/running';
+
+let program: Program;
+let browser: Browser;
+demoForAll((ofAll, view) => {
+  program = ofAll;
+  browser = view;
+});
+
+const FOLDER = mkdtempSync(join(tmpdir(), 'aurantia-blends-'));
+const file = (name: string, data: string | Buffer) => {
+  const path = join(FOLDER, name);
+  writeFileSync(path, data);
+  return path;
+};
+const open = async (design: string, area: string) => {
+  await browser.get(`${program.address}/designs/${design}/colour`);
+  await painted(browser);
+  await press(browser, new RegExp(`^${area} `), '.chip');
+  await reads(browser, area, 'au-colour-stage h2');
+};
+const choose = async (label: string, option: string) => {
+  const select = await named(browser, 'select', label);
+  await select.findElement(By.xpath(`./option[normalize-space()="${option}"]`)).click();
+};
+const shelf = async () =>
+  (await (await fetch(`${program.address}/api/shelf`)).json()) as { id: string; name: string; left: number | null }[];
+const value = async (name: string | RegExp) => (await named(browser, 'input', name)).getAttribute('value');
+
+describe('find a mix', () => {
+  test('finds the very blend its own colour comes from, proven, and puts it in', async () => {
+    await open('copper-eaves', 'Eaves');
+    await press(browser, 'Find a mix');
+    await reads(browser, 'All of it searched', 'au-find-mix');
+    await reads(browser, /3 jars: twins[\s\S]*Penny Rain 4\.0 ml · Lamp Oil 3\.0 ml · Brickfield 2\.0 ml/, 'au-find-mix');
+    await reads(browser, 'Nothing else comes nearer.', 'au-find-mix');
+    await choose('Keep in it', 'Rust Road');
+    await reads(browser, /Rust Road \d/, 'au-find-mix');
+    await reads(browser, 'All of it searched', 'au-find-mix');
+    await press(browser, 'Use the mix of 2 jars');
+    await reads(browser, 'Rust Road', 'au-colour-stage .table');
+    await kept(browser);
+    await press(browser, 'Undo');
+    await reads(browser, 'Lamp Oil', 'au-colour-stage .table');
+  });
+
+  test('a photographed colour is set right by the card beside it, and copied from five jars at most', async () => {
+    await open('peat-fire', 'Embers');
+    await press(browser, 'Find a mix');
+    await choose('Jars at most', '5');
+    await press(browser, 'From a photo');
+    // Under a yellow lamp: white comes out as #f4dcaa, and rust redder and darker than it is.
+    const photo = stripedPng([
+      [0xb0, 0x60, 0x28],
+      [0xf4, 0xdc, 0xaa],
+    ]);
+    const field = await browser.findElement(By.css('au-photo-colour input[type=file]'));
+    await field.sendKeys(file('card.png', photo));
+    await press(browser, 'Pick the white card');
+    const canvas = await named(browser, 'canvas', /^The photo/);
+    // The cross begins in the middle of the photo: on the card, once a step to the right.
+    await canvas.sendKeys(Key.ARROW_RIGHT, Key.ARROW_RIGHT, Key.ENTER);
+    await canvas.sendKeys(Key.ARROW_LEFT, Key.ARROW_LEFT, Key.ARROW_LEFT, Key.ARROW_LEFT, Key.ENTER);
+    await reads(browser, 'set right by the card', 'au-photo-colour');
+    const colour = await value('as #');
+    expect(parseInt(colour.slice(5), 16)).toBeGreaterThan(0x28);
+    expect(colour.slice(1, 3)).toBe('b0');
+    await reads(browser, /\d jars: (twins|sisters|cousins)/, 'au-find-mix');
+    await press(browser, /^Use the mix of [45] jars$/);
+    await reads(browser, 'By the eye', 'au-colour-stage');
+    await press(browser, 'Undo');
+  });
+
+  test('a file that is no picture, and a colour that is none, get a sentence', async () => {
+    await open('peat-fire', 'Embers');
+    await press(browser, 'Find a mix');
+    await press(browser, 'From a photo');
+    await (await browser.findElement(By.css('au-photo-colour input[type=file]'))).sendKeys(file('not.png', 'hello'));
+    await reads(browser, 'This file is no picture that can be read.', 'au-photo-colour');
+    await type(browser, 'as #', 'rust');
+    await reads(browser, 'Write # and six digits', 'au-find-mix');
+  });
+});
+
+test('blends side by side are twins, sisters or clearly apart', async () => {
+  await open('thistle-weave', 'Gatepost');
+  await press(browser, 'Compare');
+  await reads(browser, /Thistle and Slate\s+clearly apart/, 'au-compare-blends');
+  await press(browser, 'Slate');
+  await press(browser, 'Bee');
+  await reads(browser, 'Bee', 'au-compare-blends figure');
+});
+
+test('a blend is brought to a bare share; what is left of it becomes a jar', async () => {
+  await open('apiary-noon', 'Pot 1');
+  await type(browser, 'Left bare', '20');
+  await reads(browser, /becomes [\d.]+ ml each pour; rounding to the spoon moves the colour by \d\.\d/, 'au-scale-blend');
+  await press(browser, 'Bring');
+  await reads(browser, /Stays bare\s+(1\d|20)\.\d %/);
+  await press(browser, 'Undo');
+  await type(browser, 'Left over of this mix', '3.5');
+  await press(browser, 'Put it on the shelf');
+  await reads(browser, '“Pot 1 leftover” is on the shelf.');
+  expect((await shelf()).find(({ name }) => name === 'Pot 1 leftover')?.left).toBe(3.5);
+});
+
+describe('the shelf', () => {
+  const go = async (path: string) => {
+    await browser.get(`${program.address}${path}`);
+    await reads(browser, 'Glitters');
+  };
+  test('is found by colour and by cut', async () => {
+    await go('/shelf');
+    await browser.executeScript(
+      'const field = document.querySelector(".near input"); field.value = "#2f7a58"; field.dispatchEvent(new Event("change"));',
+    );
+    await reads(browser, 'Nearest in colour');
+    expect(await (await browser.findElement(By.css('section li b'))).getText()).toBe('Quarry Moss');
+    await choose('Cut', 'chunky, from 1 mm');
+    await reads(browser, /Nearest in colour\s+2/);
+    await press(browser, 'Any colour');
+    await reads(browser, /Glitters\s+2/);
+  });
+
+  test('a table of others comes in by a mapping, with what it can’t say left out', async () => {
+    await go('/shelf');
+    const table =
+      'Product;Size;Farbe;In stock;Preis\nMoth Wing;0,4 mm;#8a7f9e;22,5;4,20\nBrickfield;0,2;8c3a17;40;3,90\nOdd one;0,4;rosy;3;1\n';
+    const field = await browser.findElement(By.css('input[aria-label="Table of shelf items"]'));
+    await field.sendKeys(file('jars.csv', `\uFEFF${table}`));
+    await reads(browser, 'line 4, colour', 'au-table-import');
+    await choose('What “Preis” says', 'paid');
+    await press(browser, 'Bring in 2 items');
+    await reads(browser, '2 items from jars.csv on the shelf.');
+    await reads(browser, 'Moth Wing', 'section li');
+    expect((await shelf()).filter(({ name }) => name === 'Brickfield').map(({ left }) => left)).toEqual([40]);
+    const many = `name\n${'x\n'.repeat(50000)}`;
+    await (await browser.findElement(By.css('input[aria-label="Table of shelf items"]'))).sendKeys(file('many.csv', many));
+    await reads(browser, '2,000 are the most one file brings', '.wrong-note');
+  });
+
+  test('a weighed spoon sets a jar right; what came and went is noted', async () => {
+    await go('/shelf?item=bee-line');
+    await reads(browser, '15 % off', 'aside');
+    await type(browser, 'It weighs', '2.4');
+    await press(browser, 'Set by it');
+    await reads(browser, 'From a weighed spoon', 'aside');
+    expect(Number(await value('Solid in a spoon'))).toBeGreaterThan(30);
+    await type(browser, 'It weighs', '9');
+    await press(browser, 'Set by it');
+    await reads(browser, 'which no glitter is', 'aside');
+    await type(browser, 'How much', '12.5');
+    await press(browser, 'Note it');
+    await reads(browser, /−12\.5 ml\s+used on a cup\s+97\.5 ml left/, 'aside');
+    await type(browser, 'How much', '900');
+    await press(browser, 'Note it');
+    await reads(browser, '900 ml can’t go', 'aside');
+  });
+});
