@@ -150,8 +150,13 @@ test('a jar taken off the shelf stays readable in the designs that use it', asyn
   await browser.get(`${program.address}/shelf?item=wet-slate`);
   await press(browser, 'Take off the shelf');
   await reads(browser, 'Wet Slate is off the shelf.');
+  await reads(browser, 'Instead of Wet Slate', 'aside');
+  await reads(browser, /away/, 'aside li');
   await open('/designs/slate-and-saffron/colour');
   await reads(browser, 'no longer on the shelf');
   await reads(browser, 'A glitter of this blend isn’t on the shelf any more.');
   await see(browser, '.row.missing');
+  await reads(browser, 'Wet Slate', '.row.missing');
+  await press(browser, 'What instead?');
+  await reads(browser, /\d jars?: (twins|sisters|cousins|clearly apart)/, 'au-find-mix');
 });

@@ -32,7 +32,7 @@ const choose = async (label: string, option: string) => {
 };
 const shelf = async () =>
   (await (await fetch(`${program.address}/api/shelf`)).json()) as { id: string; name: string; left: number | null }[];
-const value = async (name: string | RegExp) => (await named(browser, 'input', name)).getAttribute('value');
+const value = async (name: string) => (await (await named(browser, 'input', name)).getAttribute('value')) ?? '';
 
 describe('find a mix', () => {
   test('finds the very blend its own colour comes from, proven, and puts it in', async () => {

@@ -1,5 +1,6 @@
 export * from './mix-question';
 export * from './shelf-question';
 export * from './shelf-answer';
+export * from './instead-of';
 export { findMix, MOST_JARS, MOST_STEPS } from './find-mix';
 export { nearRegion, liesIn, type Bound } from './near-region';

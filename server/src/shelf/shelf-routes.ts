@@ -10,6 +10,8 @@ const withWhy = z.object({ why: whySchema.default('counted anew') });
 export const shelfRoutes: FastifyPluginAsyncZod<Memory> = async (app, { shelf }) => {
   app.get('/', { schema: { response: { 200: z.array(shelfItemSchema) } } }, async () => [...(await shelf.all())]);
 
+  app.get('/gone', { schema: { response: { 200: z.array(shelfItemSchema) } } }, async () => shelf.gone());
+
   app.put(
     '/:id',
     { schema: { params: byId, querystring: withWhy, body: shelfItemSchema, response: { 200: shelfItemSchema } } },

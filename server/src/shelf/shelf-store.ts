@@ -16,6 +16,18 @@ export class ShelfStore {
     return rows.map((row) => shelfItemSchema.parse(JSON.parse(row.document)));
   }
 
+  /** What was taken off the shelf, the latest first: designs made with it can still be read. */
+  async gone(): Promise<ShelfItem[]> {
+    const rows = await this.store
+      .selectFrom('shelf_item')
+      .where('removed_at', 'is not', null)
+      .select('document')
+      .orderBy('removed_at', 'desc')
+      .limit(500)
+      .execute();
+    return rows.map((row) => shelfItemSchema.parse(JSON.parse(row.document)));
+  }
+
   /** Puts items on the shelf, each in place of one with the same id, all or none; what is left anew goes into the ledger. */
   async put(items: readonly ShelfItem[], why: string): Promise<void> {
     await this.store.transaction().execute(async (together) => {

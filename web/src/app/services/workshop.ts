@@ -27,6 +27,8 @@ export class WorkshopMemory {
 
   readonly settings = signal<Settings>(defaultSettings);
   readonly shelf = signal<readonly ShelfItem[]>([]);
+  /** taken off the shelf; designs made with it still name it */
+  readonly gone = signal<readonly ShelfItem[]>([]);
   readonly cups = signal<readonly KeptCup[]>([]);
   readonly loaded = signal(false);
   readonly units = computed(() => this.settings().units);
@@ -36,9 +38,11 @@ export class WorkshopMemory {
     forkJoin({
       settings: this.api.get('workshop', settingsSchema),
       shelf: this.api.get('shelf', z.array(shelfItemSchema)),
+      gone: this.api.get('shelf/gone', z.array(shelfItemSchema)),
       cups: this.api.get('cups', z.array(keptCupSchema)),
     }).subscribe({
-      next: ({ settings, shelf, cups }) => {
+      next: ({ settings, shelf, gone, cups }) => {
+        this.gone.set(gone);
         this.settings.set(settings);
         this.shelf.set(shelf);
         this.cups.set(cups);
@@ -93,6 +97,7 @@ export class WorkshopMemory {
     this.api.remove(`shelf/${encodeURIComponent(item.id)}`).subscribe({
       next: () => {
         this.shelf.set(this.shelf().filter(({ id }) => id !== item.id));
+        this.gone.set([item, ...this.gone()]);
         this.notices.undoable(`${item.name} is off the shelf.`, () =>
           this.putItem(item).subscribe({ error: (error: unknown) => this.notices.failed(error) }),
         );

@@ -3,6 +3,7 @@ import { MatMenuModule } from '@angular/material/menu';
 import {
   amountText,
   amountUnit,
+  colourBefore,
   itemOf,
   percentText,
   withBlendFrom,
@@ -73,8 +74,16 @@ export class ColourStage {
     const shelf = this.memory.shelf();
     return (this.blend()?.parts ?? []).map((part) => {
       const jar = itemOf(shelf, part.item, 'glitter');
-      return { part, what: jar ? `${kindWords[jar.flake.kind]}, ${jar.finish}` : 'choose another, or put it back' };
+      const gone = itemOf(this.memory.gone(), part.item, 'glitter');
+      if (jar) return { part, name: part.name, what: `${kindWords[jar.flake.kind]}, ${jar.finish}` };
+      return { part, name: gone?.name ?? 'Unknown jar', what: 'no longer on the shelf' };
     });
+  });
+  /** the colour the blend had with the jars that are gone; null while all are here */
+  protected readonly before = computed(() => {
+    const blend = this.blend();
+    if (!blend?.parts.some(({ missing }) => missing)) return null;
+    return colourBefore(blend, [...this.memory.shelf(), ...this.memory.gone()], this.memory.shelf());
   });
   protected readonly jars = computed<readonly ItemOf<'glitter'>[]>(() => {
     const used = new Set(this.blend()?.parts.map((part) => part.item));

@@ -6,6 +6,7 @@ import {
   differenceWords,
   factOf,
   foundOnShelf,
+  insteadOf,
   restsOn,
   startingItem,
   type ShelfItem,
@@ -61,6 +62,13 @@ export class ShelfPlace {
   protected readonly colour = signal<string | null>(null);
   protected readonly cut = signal('');
   protected readonly cuts = cuts;
+  private readonly removed = signal<ShelfItem | null>(null);
+  /** jars to use in place of the one just taken off, while it is off */
+  protected readonly instead = computed(() => {
+    const gone = this.removed();
+    if (gone?.kind !== 'glitter' || this.memory.shelf().some(({ id }) => id === gone.id)) return null;
+    return { name: gone.name, jars: insteadOf(gone, this.memory.shelf()) };
+  });
   protected readonly table = signal<{ readonly table: ShelfTable; readonly file: string } | null>(null);
   protected readonly tableFault = signal<string | null>(null);
   private readonly found = computed(() =>
@@ -112,6 +120,7 @@ export class ShelfPlace {
   }
 
   protected pick(item: ShelfItem): void {
+    this.removed.set(null);
     this.fresh.set(null);
     this.chosen.set(item.id);
   }
@@ -127,7 +136,10 @@ export class ShelfPlace {
 
   protected remove(item: ShelfItem): void {
     if (this.fresh()) this.fresh.set(null);
-    else this.memory.removeItem(item);
+    else {
+      this.memory.removeItem(item);
+      this.removed.set(item);
+    }
     this.chosen.set(null);
   }
 }

@@ -39,11 +39,13 @@ export class FindMix {
   readonly others = input.required<readonly PlannedBlend[]>();
   /** hex of what lies under a mix here */
   readonly under = input.required<string>();
+  /** the colour to start from, when it isn’t the blend’s own: one that has lost a jar */
+  readonly wanted = input<string | null>(null);
   readonly used = output<FoundMix>();
 
   protected readonly most = MOST_JARS;
   protected readonly sizes = Array.from({ length: MOST_JARS }, (_, i) => ({ value: String(i + 1), name: `${i + 1}` }));
-  protected readonly target = linkedSignal<string>(() => untracked(() => this.blend()?.seen ?? '#c2470f'));
+  protected readonly target = linkedSignal<string>(() => this.wanted() ?? untracked(() => this.blend()?.seen ?? '#c2470f'));
   protected readonly size = signal(3);
   protected readonly total = linkedSignal<number>(() => untracked(() => this.blend()?.ml ?? 0) || 12.5);
   protected readonly depth = computed(() => this.blend()?.kept || 3);

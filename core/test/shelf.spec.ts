@@ -1,0 +1,250 @@
+import fc from 'fast-check';
+import {
+  afterChange,
+  balanced,
+  colourBefore,
+  comparedBlends,
+  deltaE2000,
+  differenceWords,
+  factOf,
+  faceShares,
+  facePerMl,
+  flakeRain,
+  foundOnShelf,
+  gramsPerMl,
+  insteadOf,
+  itemOf,
+  labOf,
+  leftoverItem,
+  LedgerError,
+  linearRgbOfHex,
+  mixedGlitter,
+  mlForBare,
+  mlOfScarcest,
+  narrowed,
+  PatchError,
+  planOf,
+  readHex,
+  reflectanceOf,
+  restsOn,
+  scaledBlend,
+  startingItem,
+  weighedShare,
+  WeighingError,
+  type ItemOf,
+  type Plan,
+  type ShelfItem,
+  type ShelfItemId,
+} from '../src';
+import { demoFile, workshop } from './workshop';
+
+const { shelf } = workshop;
+const jar = (id: string): ItemOf<'glitter'> => {
+  const item = itemOf(shelf, id, 'glitter');
+  if (!item) throw new Error(`no ${id}`);
+  return item;
+};
+const blendOf = (
+  name: Parameters<typeof demoFile>[0],
+  area: string,
+  on: readonly ShelfItem[] = shelf,
+): Plan['blends'][number] => {
+  const { design, settings } = demoFile(name);
+  const blend = planOf(design, { shelf: [...on], settings }).blends.find(({ areaName }) => areaName === area);
+  if (!blend) throw new Error(`no ${area}`);
+  return blend;
+};
+const eaves = blendOf('copper-eaves', 'Eaves');
+
+describe('a leftover mix', () => {
+  const parts = ['penny-rain', 'brickfield', 'rust-road'].map((id, i) => ({ glitter: jar(id).flake, ml: 2 + i }));
+  const mixed = mixedGlitter(parts);
+  test('covers and weighs, spoon for spoon, as what it was mixed from', () => {
+    const ml = parts.reduce((sum, part) => sum + part.ml, 0);
+    expect(facePerMl(mixed)).toBeCloseTo(parts.reduce((sum, part) => sum + part.ml * facePerMl(part.glitter), 0) / ml, 9);
+    expect(gramsPerMl(mixed)).toBeCloseTo(parts.reduce((sum, part) => sum + part.ml * gramsPerMl(part.glitter), 0) / ml, 9);
+  });
+  test('is seen as the mix is, whatever lies under it', () => {
+    for (const under of ['#ffffff', '#2e3436', '#8c3a17'].map(reflectanceOf)) {
+      const one = labOf(flakeRain([{ glitter: mixed, ml: 1 }], 2, under));
+      expect(deltaE2000(one, labOf(flakeRain(parts, 2, under)))).toBeLessThan(0.3);
+    }
+  });
+  test('is a jar that says what it came from', () => {
+    const item = leftoverItem('x' as ShelfItemId, 'Eaves leftover', parts, 4, 'Eaves of Copper Eaves');
+    expect(item).toMatchObject({ left: 4, basis: 'typical', note: expect.stringContaining('Eaves of Copper Eaves') as string });
+  });
+});
+
+describe('a blend at another amount', () => {
+  test('goes up to the spoon, and says what that does to its colour', () => {
+    const scaled = scaledBlend(eaves, shelf, eaves.ml * 1.37, 0.5);
+    for (const [i, part] of scaled.parts.entries()) {
+      expect((part.ml / 0.5) % 1).toBeCloseTo(0, 9);
+      expect(part.ml - eaves.parts[i].ml * 1.37).toBeGreaterThanOrEqual(-1e-9);
+      expect(part.ml - eaves.parts[i].ml * 1.37).toBeLessThan(0.5);
+    }
+    expect(scaled.rounding).toBeGreaterThan(0);
+    expect(scaledBlend(eaves, shelf, eaves.ml * 2, 0.5).rounding).toBeCloseTo(0, 9);
+  });
+  test('for a bare share leaves just that once poured', () => {
+    const ml = mlForBare(eaves, 0.1) ?? 0;
+    const { design, settings } = demoFile('copper-eaves');
+    const blends = design.blends.map((blend) =>
+      blend.area === eaves.area
+        ? { ...blend, parts: blend.parts.map((part) => ({ ...part, ml: (part.ml * ml) / eaves.ml })) }
+        : blend,
+    );
+    const again = planOf({ ...design, blends }, { shelf, settings }).blends.find(({ area }) => area === eaves.area);
+    expect(again?.bare).toBeCloseTo(0.1, 6);
+    expect(mlForBare(eaves, 1e-6)).toBeNull();
+  });
+  test('of what is left uses up the scarcest over all passes', () => {
+    const few = shelf.map((item) => (item.id === 'lamp-oil' ? { ...item, left: 9 } : item));
+    const scarcest = mlOfScarcest(eaves, few);
+    expect(scarcest?.name).toBe('Lamp Oil');
+    const lamp = eaves.parts.find(({ name }) => name === 'Lamp Oil')?.ml ?? 0;
+    expect((((scarcest?.ml ?? 0) * lamp) / eaves.ml) * eaves.passes).toBeCloseTo(9, 9);
+    expect(
+      mlOfScarcest(
+        eaves,
+        shelf.map((item) => ({ ...item, left: null })),
+      ),
+    ).toBeNull();
+  });
+});
+
+describe('how sure a prediction is', () => {
+  test('it narrows once the jar that matters most is weighed', () => {
+    expect(eaves.spread.narrows).toMatch(/^Weighing a level spoon of (Penny Rain|Brickfield|Lamp Oil) would narrow it most\.$/);
+    const weighed = blendOf(
+      'copper-eaves',
+      'Eaves',
+      shelf.map((item) => (item.kind === 'glitter' ? { ...item, basis: 'weighed' as const } : item)),
+    );
+    expect(weighed.spread.colour).toBeLessThan(eaves.spread.colour);
+    expect(weighed.spread.bare).toBeLessThan(eaves.spread.bare);
+    expect(weighed.spread.narrows).toBe('Weighing the cup before and after a pour would narrow it most.');
+  });
+  test('each pass leaves less bare, and its own pass is the one predicted', () => {
+    const bare = eaves.sweep.map((one) => one.bare);
+    expect([...bare].sort((a, b) => b - a)).toEqual(bare);
+    expect(eaves.sweep[eaves.passes - 1]).toMatchObject({ seen: eaves.seen });
+  });
+  test('what is known and a measurement meet in between, the surer one nearer', () => {
+    const { value, spread } = narrowed(10, 2, 13, 1);
+    expect(value).toBeCloseTo(12.4, 9);
+    expect(spread).toBeLessThan(1);
+  });
+});
+
+describe('a weighed spoon', () => {
+  test('moves the solid share most of the way to what it weighs', () => {
+    const { flake } = jar('penny-rain');
+    const share = weighedShare(flake, 'typical', 5, 5 * 0.36 * flake.density);
+    expect(share).toBeGreaterThan(0.345);
+    expect(share).toBeLessThan(0.36);
+    expect(restsOn({ ...jar('penny-rain'), basis: 'weighed' })).toMatch(/weighed spoon/);
+  });
+  test('that can’t be of glitter is refused', () => {
+    expect(() => weighedShare(jar('penny-rain').flake, 'typical', 5, 40)).toThrow(WeighingError);
+    expect(() => weighedShare(jar('penny-rain').flake, 'typical', 5, 0)).toThrow(/Check the spoon/);
+  });
+});
+
+describe('finding on the shelf', () => {
+  const find = (search: Partial<Parameters<typeof foundOnShelf>[1]>) =>
+    foundOnShelf(shelf, { words: '', colour: null, cut: null, ...search }, factOf).map(({ item }) => item.name);
+  test('by words of name, note and facts, all of them', () => {
+    expect(find({ words: 'RAIN' })).toEqual(['Penny Rain']);
+    expect(find({ words: 'shifts gold' })).toEqual(['Lamp Oil']);
+    expect(find({ words: 'holographic opal' })).toEqual(['First Frost']);
+    expect(find({ words: 'nothing of the kind' })).toEqual([]);
+  });
+  test('by colour the nearest first, without what has none', () => {
+    expect(find({ colour: jar('quarry-moss').flake.colour })[0]).toBe('Quarry Moss');
+    expect(find({ colour: '#888888' })).not.toContain('Slow 1:1');
+  });
+  test('by cut, glitter only', () => {
+    expect(new Set(find({ cut: [0, 0.2] }))).toEqual(new Set(['Brickfield', 'Candle End']));
+  });
+});
+
+describe('instead of a jar', () => {
+  test('comes what is nearest in colour, cut and effect, and what differs is said', () => {
+    const twin: ItemOf<'glitter'> = { ...jar('penny-rain'), id: 'twin' as ShelfItemId, name: 'Twin' };
+    const coarse: ItemOf<'glitter'> = {
+      ...twin,
+      id: 'coarse' as ShelfItemId,
+      name: 'Coarse',
+      flake: { ...twin.flake, cut: 2.5 },
+    };
+    const found = insteadOf(jar('penny-rain'), [...shelf, coarse, twin]);
+    expect(found.map(({ item }) => item.name).slice(0, 1)).toEqual(['Twin']);
+    expect(found[0].unlike).toBe('');
+    expect(found).toHaveLength(3);
+    expect(insteadOf(jar('penny-rain'), [coarse])[0].unlike).toBe('coarser');
+  });
+  test('a blend that lost a jar is matched to the colour it had', () => {
+    const left = shelf.filter(({ id }) => id !== 'brickfield');
+    const lost = blendOf('copper-eaves', 'Eaves', left);
+    const before = colourBefore(lost, shelf, left);
+    expect(deltaE2000(labOf(reflectanceOf(before)), eaves.lab)).toBeLessThan(1.5);
+    expect(deltaE2000(lost.lab, eaves.lab)).toBeGreaterThan(5);
+  });
+});
+
+describe('the ledger', () => {
+  test('takes what went, adds what came, and never below nothing', () => {
+    const item = { ...startingItem('paint', 'x'), left: 10 };
+    expect(afterChange(item, -2.5).left).toBe(7.5);
+    expect(afterChange({ ...item, left: null }, 40).left).toBe(40);
+    expect(() => afterChange(item, -11)).toThrow(LedgerError);
+  });
+});
+
+describe('colours of photos', () => {
+  test('a card in the same light sets a colour right', () => {
+    // The same lamp on both: each primary dimmed by its own share.
+    const hex = fc.integer({ min: 0x202020, max: 0xe0e0e0 }).map((value) => `#${value.toString(16)}`);
+    fc.assert(
+      fc.property(hex, (colour) => {
+        const lamp = [0.9, 0.7, 0.4];
+        const dimmed = (of: string) =>
+          `#${linearRgbOfHex(of)
+            .map((value, axis) =>
+              Math.round(255 * gamma(value * lamp[axis]))
+                .toString(16)
+                .padStart(2, '0'),
+            )
+            .join('')}`;
+        const right = linearRgbOfHex(balanced(dimmed(colour), { seen: dimmed('#f4f4f2'), is: '#f4f4f2' }));
+        linearRgbOfHex(colour).forEach((value, axis) => expect(Math.abs(right[axis] - value)).toBeLessThan(0.03));
+      }),
+    );
+  });
+  test('a patch that is burnt out or black is no measure', () => {
+    expect(() => balanced('#808080', { seen: '#ffffff', is: '#f4f4f2' })).toThrow(PatchError);
+    expect(() => balanced('#808080', { seen: '#050505', is: '#777777' })).toThrow(/too dark/);
+  });
+  test('colours are read as makers write them', () => {
+    expect(['#C2470F', 'c2470f', ' #abc ', 'reddish', '#12345'].map(readHex)).toEqual([
+      '#c2470f',
+      '#c2470f',
+      '#aabbcc',
+      null,
+      null,
+    ]);
+  });
+});
+
+test('differences have a word each, and pairs come nearest first', () => {
+  expect([0.5, 3, 7, 20].map((value) => differenceWords(value).word)).toEqual(['twins', 'sisters', 'cousins', 'clearly apart']);
+  const { design, settings } = demoFile('thistle-weave');
+  const pairs = comparedBlends(planOf(design, { shelf, settings }).blends.slice(0, 4));
+  expect(pairs).toHaveLength(6);
+  expect(pairs.map(({ difference }) => difference)).toEqual(pairs.map(({ difference }) => difference).sort((a, b) => a - b));
+  expect(faceShares([])).toEqual([]);
+});
+
+const gamma = (value: number): number => (value <= 0.0031308 ? 12.92 * value : 1.055 * value ** (1 / 2.4) - 0.055);
