@@ -22,6 +22,34 @@ test('the demo has its six designs, shelf, cups and settings', async () => {
   expect((await server.ask('GET', '/api/workshop')).body).toMatchObject({ name: 'Quince & Ember', celsius: 21.4 });
 });
 
+test('what came and went of a jar is in its ledger, with why; nothing is noted when nothing moved', async () => {
+  const item = { ...startingItem('paint', 'whitewash'), left: 100 };
+  await server.ask('PUT', '/api/shelf/whitewash?why=bought', item);
+  await server.ask('PUT', '/api/shelf/whitewash', { ...item, note: 'thick' });
+  await server.ask('PUT', '/api/shelf/whitewash?why=spilt', { ...item, left: 87.5 });
+  await server.ask('PUT', '/api/shelf/whitewash', { ...item, left: null });
+  expect((await server.ask('GET', '/api/shelf/whitewash/ledger')).body).toMatchObject([
+    { change: null, left: null, why: 'counted anew' },
+    { change: -12.5, left: 87.5, why: 'spilt' },
+    { change: 100, left: 100, why: 'bought' },
+  ]);
+  expect(await server.ask('PUT', `/api/shelf/whitewash?why=${'x'.repeat(200)}`, item)).toMatchObject({ status: 422 });
+});
+
+test('many items come in together, or none of them; what is taken off is among the gone', async () => {
+  const items = ['a', 'b'].map((id) => ({ ...startingItem('glitter', `many-${id}`), left: 5 }));
+  const before = ((await server.ask('GET', '/api/shelf')).body as ShelfItem[]).length;
+  expect(await server.ask('POST', '/api/shelf/many', [...items, { ...items[0], id: 'many-c', left: -1 }])).toMatchObject({
+    status: 422,
+  });
+  expect((await server.ask('GET', '/api/shelf')).body).toHaveLength(before);
+  expect(await server.ask('POST', '/api/shelf/many', items)).toMatchObject({ status: 204 });
+  expect((await server.ask('GET', '/api/shelf')).body).toHaveLength(before + 2);
+  expect((await server.ask('GET', '/api/shelf/many-a/ledger')).body).toMatchObject([{ change: 5, why: 'from a file' }]);
+  await server.ask('DELETE', '/api/shelf/many-b');
+  expect(((await server.ask('GET', '/api/shelf/gone')).body as ShelfItem[]).map(({ id }) => id)).toContain('many-b');
+});
+
 test.each(['glitter', 'ink', 'paint', 'resin', 'glue'] as const)('a %s goes on the shelf, off it and back', async (kind) => {
   const item: ShelfItem = { ...startingItem(kind, `new-${kind}`), left: 12.5 };
   expect(await server.ask('PUT', `/api/shelf/${item.id}`, item)).toMatchObject({ status: 200, body: item });

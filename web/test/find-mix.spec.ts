@@ -1,0 +1,144 @@
+import { TestBed } from '@angular/core/testing';
+import { planOf, type FoundMix, type ShelfAnswer, type ShelfWish } from '@aurantia/core';
+import { finalize, Subject } from 'rxjs';
+import { CompareBlends } from '../src/app/design/colour-stage/compare-blends/compare-blends';
+import { FindMix } from '../src/app/design/colour-stage/find-mix/find-mix';
+import { ScaleBlend } from '../src/app/design/colour-stage/scale-blend/scale-blend';
+import { Mixes } from '../src/app/services/mixes';
+import { WorkshopMemory } from '../src/app/services/workshop';
+import { design, labelled, memoryStub, typeInto } from './workshop';
+
+jest.mock('../src/app/workers/new-worker', () => ({}));
+
+const { blends } = planOf(design, memoryStub().workshop());
+const mix = (size: number, difference: number): FoundMix => ({
+  size,
+  difference,
+  parts: Array.from({ length: size }, (_, i) => ({
+    item: `jar-${i}` as FoundMix['parts'][number]['item'],
+    name: `Jar ${i}`,
+    colour: '#aa5500',
+    ml: 2 + i,
+    gramsPerMl: 0.4,
+  })),
+  colour: '#bb6600',
+  words: { word: 'sisters', says: 'a difference side by side, none apart' },
+  bound: difference,
+  proven: true,
+});
+const answer = (mixes: readonly FoundMix[], over: boolean): ShelfAnswer => ({ mixes, over, evaluated: 12, progress: 1 });
+
+/** What was asked of the worker, and the way to answer it. */
+let asked: { wish: ShelfWish; answers: Subject<ShelfAnswer>; stopped: boolean }[];
+beforeEach(() => {
+  asked = [];
+  const find = (wish: ShelfWish) => {
+    const one = { wish, answers: new Subject<ShelfAnswer>(), stopped: false };
+    asked.push(one);
+    return one.answers.pipe(finalize(() => (one.stopped = true)));
+  };
+  TestBed.configureTestingModule({
+    providers: [
+      { provide: Mixes, useValue: { find } },
+      { provide: WorkshopMemory, useValue: memoryStub() },
+    ],
+  });
+});
+
+describe('find a mix', () => {
+  async function pane(wanted: string | null = null) {
+    const fixture = TestBed.createComponent(FindMix);
+    const used: FoundMix[] = [];
+    fixture.componentInstance.used.subscribe((one) => used.push(one));
+    fixture.componentRef.setInput('blend', blends[0]);
+    fixture.componentRef.setInput('others', blends.slice(1));
+    fixture.componentRef.setInput('under', '#2e3436');
+    fixture.componentRef.setInput('wanted', wanted);
+    await fixture.whenStable();
+    const root = fixture.nativeElement as HTMLElement;
+    const asks = async (times: number) => {
+      while (asked.length < times) await new Promise((resolve) => setTimeout(resolve, 20));
+      await fixture.whenStable();
+    };
+    return { fixture, root, used, asks };
+  }
+  const button = (root: HTMLElement, text: string) =>
+    [...root.querySelectorAll('button')].find((one) => one.textContent?.trim() === text);
+
+  test('asks for the blend’s own colour, amount, depth and base, once typing rests', async () => {
+    const { root, asks } = await pane();
+    typeInto(labelled(root, 'as #'), '#336699');
+    await asks(1);
+    expect(asked).toHaveLength(1);
+    expect(asked[0].wish).toMatchObject({ target: '#336699', size: 3, total: blends[0].ml, under: '#2e3436', onlyLeft: true });
+    expect(asked[0].wish.depth).toBeCloseTo(blends[0].kept || 3, 9);
+  });
+  test('a blend that lost a jar starts from the colour it had', async () => {
+    const { asks } = await pane('#123456');
+    await asks(1);
+    expect(asked[0].wish.target).toBe('#123456');
+  });
+  test('shows the nearest first, whatever its size, and hands the used one on', async () => {
+    const { fixture, root, used, asks } = await pane();
+    await asks(1);
+    asked[0].answers.next(answer([mix(1, 6), mix(2, 1.5), mix(3, 2)], true));
+    await fixture.whenStable();
+    expect([...root.querySelectorAll('au-mix-card .what > b')].map((one) => one.textContent)).toEqual([
+      '2 jars: sisters',
+      '3 jars: sisters',
+      '1 jar: sisters',
+    ]);
+    button(root, 'Use it')?.click();
+    expect(used.map(({ size }) => size)).toEqual([2]);
+  });
+  test('stopped, it keeps the best so far and the search ends', async () => {
+    const { fixture, root, asks } = await pane();
+    await asks(1);
+    asked[0].answers.next(answer([mix(1, 6)], false));
+    await fixture.whenStable();
+    expect(root.querySelector('.state')?.textContent).toMatch(/none nearer than 6\.00/);
+    button(root, 'Stop')?.click();
+    await fixture.whenStable();
+    expect(asked[0].stopped).toBe(true);
+    expect(root.querySelector('.state')?.textContent).toMatch(/the best so far/);
+    expect(root.querySelectorAll('au-mix-card')).toHaveLength(1);
+  });
+  test('another wish ends the search before it; a refused one is a sentence', async () => {
+    const { fixture, root, asks } = await pane();
+    await asks(1);
+    typeInto(labelled(root, 'as #'), '#00ff00');
+    await asks(2);
+    expect(asked.map(({ stopped }) => stopped)).toEqual([true, false]);
+    asked[1].answers.error(new Error('There is no glitter to mix from.'));
+    await fixture.whenStable();
+    expect(root.querySelector('[role=alert]')?.textContent).toBe('There is no glitter to mix from.');
+  });
+});
+
+test('blends to compare are chosen and left out', async () => {
+  const fixture = TestBed.createComponent(CompareBlends);
+  fixture.componentRef.setInput('blends', blends);
+  fixture.componentRef.setInput('here', blends[0].area);
+  await fixture.whenStable();
+  const root = fixture.nativeElement as HTMLElement;
+  expect(root.querySelectorAll('figure')).toHaveLength(blends.length);
+  root.querySelector('button')?.click();
+  await fixture.whenStable();
+  expect(root.querySelectorAll('figure')).toHaveLength(blends.length - 1);
+});
+
+test('bringing a blend to an amount says what it becomes, and emits the rounded parts', async () => {
+  const fixture = TestBed.createComponent(ScaleBlend);
+  const brought: object[] = [];
+  fixture.componentInstance.brought.subscribe((parts) => brought.push(parts));
+  fixture.componentRef.setInput('blend', blends[0]);
+  await fixture.whenStable();
+  const root = fixture.nativeElement as HTMLElement;
+  typeInto(labelled(root, 'Bring it to'), 'total');
+  await fixture.whenStable();
+  typeInto(labelled(root, 'Each pour'), '13');
+  await fixture.whenStable();
+  expect(root.querySelector('[role=status]')?.textContent).toMatch(/becomes 13\.0 ml each pour/);
+  root.querySelector('button')?.click();
+  expect(brought).toEqual([[{ item: blends[0].parts[0].item, ml: 13 }]]);
+});
