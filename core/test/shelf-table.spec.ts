@@ -20,7 +20,8 @@ test('the whole shelf written and read again is the same', () => {
 test('any glitter survives the table, whatever its name', () => {
   const words = fc
     .string({ minLength: 1, maxLength: 30, unit: 'grapheme' })
-    .filter((text) => text.trim() !== '' && !text.includes('\u0000') && !/^'/.test(text.trim()));
+    .map((text) => text.trim())
+    .filter((text) => text !== '' && !text.includes('\u0000') && !text.startsWith("'"));
   const jar = fc.record({
     name: words,
     note: words,

@@ -16,7 +16,7 @@ function wall(): FlakeField {
       pixels.set(row >= 80 ? [0, 200, 0, 255] : column < 32 ? [200, 0, 0, 255] : [0, 0, 200, 255], (row * width + column) * 4);
     }
   }
-  return { width, height, pixels, bareShare: null, flakes: 0 };
+  return { width, height, pixels, bareShare: null, seen: null, flakes: 0 };
 }
 
 /** As much of a canvas as the painter needs. */

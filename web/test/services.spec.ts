@@ -70,6 +70,7 @@ describe('the workshop’s memory', () => {
     memory.load();
     http.expectOne('/api/workshop').flush(defaultSettings);
     http.expectOne('/api/shelf').flush(shelf);
+    http.expectOne('/api/shelf/gone').flush([startingItem('paint', 'long-gone')]);
     http.expectOne('/api/cups').flush([{ id: 'c', cup }]);
     return memory;
   };
@@ -91,9 +92,9 @@ describe('the workshop’s memory', () => {
   test('replaces a jar it knows and adds one it doesn’t', () => {
     const memory = loaded();
     memory.putItem({ ...jar, name: 'Gorse' }).subscribe();
-    http.expectOne('/api/shelf/jar').flush({ ...jar, name: 'Gorse' });
+    http.expectOne('/api/shelf/jar?why=counted%20anew').flush({ ...jar, name: 'Gorse' });
     memory.putItem(startingItem('ink', 'ink')).subscribe();
-    http.expectOne('/api/shelf/ink').flush(startingItem('ink', 'ink'));
+    http.expectOne('/api/shelf/ink?why=counted%20anew').flush(startingItem('ink', 'ink'));
     expect(memory.shelf().map((item) => item.name)).toEqual(['Gorse', 'New ink']);
   });
   test('takes a jar off only once the server has, and offers the way back', () => {
@@ -102,16 +103,33 @@ describe('the workshop’s memory', () => {
     expect(memory.shelf()).toHaveLength(1);
     http.expectOne({ method: 'DELETE', url: '/api/shelf/jar' }).flush(null);
     expect(memory.shelf()).toHaveLength(0);
+    expect(memory.gone().map(({ id }) => id)).toEqual(['jar', 'long-gone']);
     const [, undo] = notices.undoable.mock.lastCall as [string, () => void];
     undo();
-    http.expectOne({ method: 'PUT', url: '/api/shelf/jar' }).flush(jar);
+    http.expectOne({ method: 'PUT', url: '/api/shelf/jar?why=counted%20anew' }).flush(jar);
     expect(memory.shelf()).toEqual([jar]);
+    expect(memory.gone().map(({ id }) => id)).toEqual(['long-gone']);
+  });
+  test('a table of items comes in at once, known ones in their places, and the ledger is read', () => {
+    const memory = loaded();
+    const items = [startingItem('paint', 'new'), { ...jar, left: 7 }];
+    memory.putItems(items).subscribe();
+    http.expectOne('/api/shelf/many').flush(null);
+    expect(memory.shelf().map(({ id, left }) => [id, left])).toEqual([
+      ['jar', 7],
+      ['new', null],
+    ]);
+    const seen: unknown[] = [];
+    memory.ledger('jar').subscribe((entries) => seen.push(...entries));
+    const entry = { at: '2026-11-25T10:00:00.000Z', change: 7, left: 7, why: 'bought' };
+    http.expectOne('/api/shelf/jar/ledger').flush([entry]);
+    expect(seen).toEqual([entry]);
   });
   test('what can’t be loaded can be tried again', () => {
     const memory = TestBed.inject(WorkshopMemory);
     memory.load();
     http.expectOne('/api/workshop').error(new ProgressEvent('error'));
-    for (const path of ['/api/shelf', '/api/cups']) expect(http.expectOne(path).cancelled).toBe(true);
+    for (const path of ['/api/shelf', '/api/shelf/gone', '/api/cups']) expect(http.expectOne(path).cancelled).toBe(true);
     expect(memory.loaded()).toBe(false);
     expect(notices.failed).toHaveBeenCalledWith(expect.any(ApiError), expect.any(Function));
   });

@@ -2,3 +2,4 @@ export * from './flake-field';
 export * from './cup-field';
 export * from './look';
 export * from './region-pixels';
+export * from './counted-words';

@@ -70,6 +70,7 @@ export class WorkshopMemory {
     return this.api.put(`shelf/${encodeURIComponent(item.id)}?why=${encodeURIComponent(why)}`, item, shelfItemSchema).pipe(
       tap((kept) => {
         const others = this.shelf();
+        this.gone.set(this.gone().filter(({ id }) => id !== kept.id));
         this.shelf.set(
           others.some(({ id }) => id === kept.id) ? others.map((one) => (one.id === kept.id ? kept : one)) : [...others, kept],
         );

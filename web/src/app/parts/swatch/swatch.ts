@@ -1,5 +1,5 @@
-import { ChangeDetectionStrategy, Component, effect, type ElementRef, inject, input, viewChild } from '@angular/core';
-import { fieldPlanOf, type Plan } from '@aurantia/core';
+import { ChangeDetectionStrategy, Component, effect, type ElementRef, inject, input, output, viewChild } from '@angular/core';
+import { fieldPlanOf, type FlakeField, type Plan } from '@aurantia/core';
 import type { Subscription } from 'rxjs';
 import { Flakes } from '../../services/flakes';
 import { Notices } from '../../services/notices';
@@ -29,6 +29,8 @@ export class Swatch {
   readonly area = input.required<string>();
   readonly label = input.required<string>();
   protected readonly dots = SWATCH_SIDE * GRAIN;
+  /** the picture that was dropped, with what was counted on it */
+  readonly dropped = output<FlakeField>();
   private readonly canvas = viewChild.required<ElementRef<HTMLCanvasElement>>('canvas');
 
   constructor() {
@@ -46,6 +48,7 @@ export class Swatch {
             .nativeElement.getContext('2d')
             ?.putImageData(new ImageData(field.pixels, field.width, field.height), 0, 0);
           this.canvas().nativeElement.dataset['painted'] = 'yes';
+          this.dropped.emit(field);
         },
         error: (error: unknown) => this.notices.failed(error),
       });

@@ -1,5 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { countText, percentText, type Plan, type PlannedArea, type PlannedBlend } from '@aurantia/core';
+import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
+import {
+  countedWords,
+  countText,
+  percentText,
+  type FlakeField,
+  type Plan,
+  type PlannedArea,
+  type PlannedBlend,
+} from '@aurantia/core';
 import { SharePipe } from '../../../parts/fields/unit-pipes';
 import { Swatch, SWATCH_SIDE } from '../../../parts/swatch/swatch';
 
@@ -10,7 +18,12 @@ import { Swatch, SWATCH_SIDE } from '../../../parts/swatch/swatch';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section aria-label="How it looks">
-      <au-swatch [plan]="plan()" [area]="area().id" [label]="area().name + ' seen close, ' + side + ' by ' + side + ' mm'" />
+      <au-swatch
+        [plan]="plan()"
+        [area]="area().id"
+        [label]="area().name + ' seen close, ' + side + ' by ' + side + ' mm'"
+        (dropped)="field.set($event)"
+      />
       <div class="over">
         <span>{{ side }} × {{ side }} mm, all coats on</span><span>enlarged</span>
       </div>
@@ -30,6 +43,9 @@ import { Swatch, SWATCH_SIDE } from '../../../parts/swatch/swatch';
           </div>
         </div>
         <p class="soft sure">{{ sure() }}</p>
+        @if (counted()) {
+          <p class="soft sure">{{ counted() }}</p>
+        }
         <div class="over"><span>The same blend over</span></div>
         <div class="bases">
           @for (one of bases(); track one.name) {
@@ -73,6 +89,11 @@ export class BlendLooks {
       { name: 'silver', seen: silver, under: '#b9bcc0' },
       { name: 'black', seen: black, under: '#000000' },
     ];
+  });
+  protected readonly field = signal<FlakeField | null>(null);
+  protected readonly counted = computed(() => {
+    const field = this.field();
+    return field ? countedWords(field, this.plan().finished[this.area().id]) : null;
   });
   protected readonly sure = computed(() => {
     const spread = this.blend()?.spread;
