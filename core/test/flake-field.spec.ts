@@ -1,5 +1,6 @@
 import {
   allPixels,
+  countedWords,
   cupField,
   deltaE2000,
   flakeField,
@@ -79,4 +80,40 @@ test('the mean of a swatch is the colour seen from afar', () => {
   });
   const hex = `#${mean.map((value) => value.toString(16).padStart(2, '0')).join('')}`;
   expect(deltaE2000(labOf(reflectanceOf(hex)), labOf(reflectanceOf(plan.blends[0].seen)))).toBeLessThan(1.5);
+});
+
+test('a glint under see-through flakes is bright, never of another hue', () => {
+  const { design, shelf, settings } = demoFile('copper-eaves');
+  const plan = planOf(design, { shelf, settings });
+  const ridge = plan.areas.areas.find(({ name }) => name === 'Ridge');
+  const { pixels } = flakeField(swatchField(plan, ridge?.id ?? '', 12, 18));
+  const off = Array.from({ length: pixels.length / 4 }, (_, i) => i).filter((i) => pixels[i * 4 + 1] > pixels[i * 4]);
+  expect(off).toEqual([]);
+});
+
+test('what is counted on the flakes agrees with what is predicted, for every blend of the demo without ink over it', () => {
+  let seen = 0;
+  for (const name of ['copper-eaves', 'orchard-frost'] as const) {
+    const { design, shelf, settings } = demoFile(name);
+    const plan = planOf(design, { shelf, settings });
+    for (const blend of plan.blends.filter(({ area }) => plan.looks[area].every(({ layer }) => layer !== 'film'))) {
+      const field = flakeField(swatchField(plan, blend.area, 40, 6));
+      expect(deltaE2000(labOf(reflectanceOf(field.seen ?? '#000000')), blend.lab)).toBeLessThan(1);
+      expect(countedWords(field, plan.finished[blend.area])).toMatch(/ flakes: [\d.]+ % bare, .* \(twins\)\.$/);
+      expect(Math.abs((field.bareShare ?? NaN) - blend.bare)).toBeLessThan(0.02);
+      seen += 1;
+    }
+  }
+  expect(seen).toBeGreaterThan(3);
+});
+
+test('on a taper as much is left bare at the rim as at the foot', () => {
+  const request = { ...flat(flakes(0.4, 1)), columnsPerMm: (row: number) => 8 + row / 60 };
+  const { pixels } = flakeField(request);
+  const bare = (from: number) => {
+    let count = 0;
+    for (let at = from * 240; at < (from + 80) * 240; at += 1) if (pixels[at * 4] === 255) count += 1;
+    return count / (80 * 240);
+  };
+  for (const from of [0, 80, 160]) expect(Math.abs(bare(from) - Math.exp(-1))).toBeLessThan(0.03);
 });

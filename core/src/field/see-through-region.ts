@@ -149,7 +149,8 @@ function paint({ light, touched }: Sheet, at: number, kind: LookFlake, shine: nu
     const r = kind.opacity * kind.rgb[axis];
     const t = kind.kind === 'opal' ? 1 - r : 1 - kind.opacity;
     const below = light[at * 3 + axis];
-    light[at * 3 + axis] = r * shine + (t * t * below) / (1 - r * below);
+    // A glint is brighter than any surface; what it sends to and fro above itself isn’t more than white’s.
+    light[at * 3 + axis] = r * shine + (t * t * below) / (1 - r * Math.min(1, below));
   }
 }
 
