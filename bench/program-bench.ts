@@ -1,4 +1,4 @@
-import { closeSync, fsyncSync, openSync, readFileSync, readdirSync, writeSync } from 'node:fs';
+import { closeSync, fsyncSync, openSync, readFileSync, writeSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { openBrowser, painted, reads, type Browser } from '../e2e/src/browser';
@@ -45,10 +45,9 @@ async function firstLoad(browser: Browser, program: Program): Promise<readonly R
     .map((path) => ({ path, size: packed(path) }));
   const kB = (wanted: RegExp) =>
     `${(files.filter(({ path }) => wanted.test(path)).reduce((sum, { size }) => sum + size, 0) / 1000).toFixed(0)} kB`;
-  const worker = readdirSync(SCREENS).find((name) => name.startsWith('worker-')) ?? '';
-  const page = files
-    .filter(({ path }) => /\.(js|css)$/.test(path) && !path.includes(worker))
-    .reduce((sum, { size }) => sum + size, 0);
+  const isWorker = (path: string) => path.includes('/worker-');
+  const workers = files.filter(({ path }) => isWorker(path)).reduce((sum, { size }) => sum + size, 0);
+  const page = files.filter(({ path }) => /\.(js|css)$/.test(path) && !isWorker(path)).reduce((sum, { size }) => sum + size, 0);
   return [
     {
       what: 'first load, scripts and styles, compressed, without three.js',
@@ -57,7 +56,7 @@ async function firstLoad(browser: Browser, program: Program): Promise<readonly R
     },
     {
       what: 'beside it: the flake worker, and both fonts',
-      figure: `${(packed(worker) / 1000).toFixed(0)} kB, ${kB(/woff2$/)}`,
+      figure: `${(workers / 1000).toFixed(0)} kB, ${kB(/woff2$/)}`,
       aim: '–',
     },
   ];

@@ -41,6 +41,27 @@ const shots: readonly { name: string; path: string; says: string; then?: (browse
     },
   },
   {
+    name: 'find-mix',
+    path: '/designs/copper-eaves/colour',
+    says: 'By the eye',
+    then: async (browser) => {
+      await browser.executeScript(
+        '[...document.querySelectorAll(".chip")].find((chip) => chip.innerText.includes("Eaves")).click()',
+      );
+      await press(browser, 'Find a mix');
+      await reads(browser, 'All of it searched');
+    },
+  },
+  {
+    name: 'compare',
+    path: '/designs/thistle-weave/colour',
+    says: 'By the eye',
+    then: async (browser) => {
+      await press(browser, 'Compare');
+      await reads(browser, 'clearly apart');
+    },
+  },
+  {
     name: 'coats',
     path: '/designs/copper-eaves/coats',
     says: 'Scuff and degrease',

@@ -42,7 +42,7 @@ export class ItemForm {
   }));
   protected readonly finishes = same(finishes);
   protected readonly bases = [
-    { value: 'typical', name: 'usual values' },
+    { value: 'typical', name: 'usual' },
     { value: 'label', name: 'its label' },
     { value: 'weighed', name: 'a weighed spoon' },
   ];
