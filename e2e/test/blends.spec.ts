@@ -44,7 +44,7 @@ describe('find a mix', () => {
     await choose('Keep in it', 'Rust Road');
     await reads(browser, /Rust Road \d/, 'au-find-mix');
     await reads(browser, 'All of it searched', 'au-find-mix');
-    await press(browser, 'Use the mix of 2 jars');
+    await press(browser, 'Use it: the mix of 2 jars');
     await reads(browser, 'Rust Road', 'au-colour-stage .table');
     await kept(browser);
     await press(browser, 'Undo');
@@ -73,7 +73,7 @@ describe('find a mix', () => {
     expect(parseInt(colour.slice(5), 16)).toBeGreaterThan(0x28);
     expect(colour.slice(1, 3)).toBe('b0');
     await reads(browser, /\d jars: (twins|sisters|cousins)/, 'au-find-mix');
-    await press(browser, /^Use the mix of [45] jars$/);
+    await press(browser, /^Use it: the mix of [45] jars$/);
     await reads(browser, 'By the eye', 'au-colour-stage');
     await press(browser, 'Undo');
   });

@@ -30,7 +30,7 @@ import { AmountPipe } from '../../../parts/fields/unit-pipes';
         }
       </span>
     </div>
-    <button type="button" class="plain" (click)="used.emit()" [attr.aria-label]="'Use the mix of ' + jars()">Use it</button>
+    <button type="button" class="plain" (click)="used.emit()" [attr.aria-label]="'Use it: the mix of ' + jars()">Use it</button>
   `,
   styles: `
     :host {
