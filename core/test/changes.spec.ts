@@ -2,6 +2,7 @@ import {
   coatedHeight,
   movedCoat,
   planOf,
+  scaledBlend,
   startingDesign,
   startingItem,
   shelfItemSchema,
@@ -9,7 +10,7 @@ import {
   withArea,
   withBandsEven,
   withBlendFrom,
-  withBlendTotal,
+  withParts,
   withCupFitted,
   withCut,
   withPart,
@@ -99,14 +100,16 @@ describe('blends', () => {
     });
     expect(withBlendFrom(design, high, low).blends[0].parts).toEqual(design.blends[1].parts);
   });
+  const brought = (design: Design, ml: number) =>
+    withParts(design, high, [...scaledBlend(planOf(design, workshop).blends[1], workshop.shelf, ml, 0.5).parts]);
   test('a total is reached or passed on the spoon, in the same proportions', () => {
-    const parts = withBlendTotal(designWith([]), high, 10.2, 0.5).blends[1].parts.map((part) => part.ml);
+    const parts = brought(designWith([]), 10.2).blends[1].parts.map((part) => part.ml);
     expect(parts).toEqual([7, 3.5]);
   });
   test('brought to 95 % cover, the plan says at least that', () => {
     const design = designWith([coat.base, coat.wipe, coat.glitter, coat.wipe, coat.glitter]);
     const target = planOf(design, workshop).blends[1].forCover;
-    const plan = planOf(withBlendTotal(design, high, target.ml ?? 0, 0.5), workshop);
+    const plan = planOf(brought(design, target.ml ?? 0), workshop);
     expect(1 - plan.blends[1].bare).toBeGreaterThanOrEqual(target.share);
     expect(1 - plan.blends[1].bare).toBeLessThan(target.share + 0.03);
   });

@@ -148,7 +148,13 @@ describe('a weighed spoon', () => {
   });
   test('that can’t be of glitter is refused', () => {
     expect(() => weighedShare(jar('penny-rain').flake, 'typical', 5, 40)).toThrow(WeighingError);
-    expect(() => weighedShare(jar('penny-rain').flake, 'typical', 5, 0)).toThrow(/Check the spoon/);
+    expect(() => weighedShare(jar('penny-rain').flake, 'typical', 5, 0.1)).toThrow(/Check the spoon/);
+    for (const [spoon, grams] of [
+      [0, 2],
+      [5, 0],
+      [5, -2],
+    ])
+      expect(() => weighedShare(jar('penny-rain').flake, 'typical', spoon, grams)).toThrow(/above nothing/);
   });
 });
 
@@ -197,9 +203,11 @@ describe('instead of a jar', () => {
 describe('the ledger', () => {
   test('takes what went, adds what came, and never below nothing', () => {
     const item = { ...startingItem('paint', 'x'), left: 10 };
-    expect(afterChange(item, -2.5).left).toBe(7.5);
-    expect(afterChange({ ...item, left: null }, 40).left).toBe(40);
-    expect(() => afterChange(item, -11)).toThrow(LedgerError);
+    expect(afterChange(item, 'spilt', 2.5).left).toBe(7.5);
+    expect(afterChange({ ...item, left: null }, 'bought', 40).left).toBe(40);
+    expect(afterChange(item, 'counted anew', 3).left).toBe(3);
+    expect(() => afterChange(item, 'used on a cup', 11)).toThrow(LedgerError);
+    for (const ml of [-5, Number.NaN]) expect(() => afterChange(item, 'spilt', ml)).toThrow(/0 or more/);
   });
 });
 

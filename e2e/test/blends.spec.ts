@@ -56,6 +56,7 @@ describe('find a mix', () => {
     await press(browser, 'Find a mix');
     await choose('Jars at most', '5');
     await press(browser, 'From a photo');
+    await reads(browser, 'Choose a photo', 'au-photo-colour');
     // Under a yellow lamp: white comes out as #f4dcaa, and rust redder and darker than it is.
     const photo = stripedPng([
       [0xb0, 0x60, 0x28],
@@ -82,6 +83,7 @@ describe('find a mix', () => {
     await open('peat-fire', 'Embers');
     await press(browser, 'Find a mix');
     await press(browser, 'From a photo');
+    await reads(browser, 'Choose a photo', 'au-photo-colour');
     await (await browser.findElement(By.css('au-photo-colour input[type=file]'))).sendKeys(file('not.png', 'hello'));
     await reads(browser, 'This file is no picture that can be read.', 'au-photo-colour');
     await type(browser, 'as #', 'rust');

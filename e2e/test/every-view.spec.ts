@@ -77,6 +77,22 @@ describe('each view passes axe and fits its window', () => {
     await reads(browser, 'Reading 1 of 2');
     expect(await violations()).toEqual([]);
   });
+  test('a mix being found, a photo, blends compared, a jar taken off', async () => {
+    await go('/designs/copper-eaves/colour', 'By the eye');
+    await press(browser, 'Find a mix');
+    await press(browser, 'From a photo');
+    await reads(browser, 'All of it searched');
+    expect(await violations()).toEqual([]);
+    await press(browser, 'Compare');
+    await reads(browser, 'side by side');
+    expect(await violations()).toEqual([]);
+    await go('/shelf?item=candle-end', 'flakes in a ml');
+    await press(browser, 'Take off the shelf');
+    await reads(browser, 'Instead of Candle End');
+    expect(await violations()).toEqual([]);
+    await press(browser, 'Put Candle End back');
+    await reads(browser, 'Candle End', 'section li');
+  });
   test('dialogs, an open coat and a refused field', async () => {
     await go('/designs/copper-eaves/coats', 'Scuff and degrease');
     await browser.executeScript('document.querySelectorAll(".title")[10].click()');

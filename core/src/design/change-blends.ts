@@ -1,5 +1,4 @@
 import type { ShelfItemId } from '../stock';
-import { roundUpToStep, tidy } from '../units';
 import type { AreaId } from '../areas';
 import type { Blend } from './blend';
 import type { Design } from './design';
@@ -26,19 +25,6 @@ export const withParts = (design: Design, area: AreaId, parts: Blend['parts']): 
 /** Without a glitter; a blend that is then empty goes too. */
 export const withoutPart = (design: Design, area: AreaId, item: ShelfItemId): Design =>
   withBlend(design, area, (parts) => parts.filter((part) => part.item !== item));
-
-/**
- * A blend brought to a total with its proportions kept as near as the spoon allows; every part up
- * to the next step, since too little leaves the base bare and the rest is cast off.
- * @param ml wanted, one pour
- * @param step the maker's spoon, ml
- */
-export function withBlendTotal(design: Design, area: AreaId, ml: number, step: number): Design {
-  return withBlend(design, area, (parts) => {
-    const now = parts.reduce((sum, part) => sum + part.ml, 0);
-    return parts.map((part) => ({ ...part, ml: Math.max(step, roundUpToStep(tidy((part.ml * ml) / now), step)) }));
-  });
-}
 
 /** The blend of one area, copied to another. */
 export function withBlendFrom(design: Design, from: AreaId, to: AreaId): Design {

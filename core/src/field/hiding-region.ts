@@ -147,8 +147,8 @@ function drop(
       }
       const chance = Math.floor(random() * (STAMPS * SHINES));
       press(
-        stamps[k][level[row]][chance >> 6],
-        first + k * SHINES + (chance & (SHINES - 1)),
+        stamps[k][level[row]][Math.floor(chance / SHINES)],
+        first + k * SHINES + (chance % SHINES),
         row,
         at - row * width,
         part,

@@ -1,6 +1,7 @@
 import { deltaE2000, differenceWords, hexOf, labOf, reflectanceOf, type DifferenceWords } from '../colour';
 import { facePerMl, flakeRain } from '../glitter';
 import { pouredParts, type PlannedBlend } from '../plan';
+import { usualMix } from './shelf-question';
 import type { ItemOf, ShelfItem } from '../stock';
 
 /** A jar that could stand in for another. */
@@ -56,6 +57,6 @@ export function colourBefore(blend: PlannedBlend, all: readonly ShelfItem[], she
   const face = (items: readonly ShelfItem[]) =>
     pouredParts(blend.parts, items).reduce((sum, { glitter, ml }) => sum + ml * facePerMl(glitter), 0);
   const now = face(shelf);
-  const depth = now > 0 && blend.kept > 0 ? (blend.kept * face(all)) / now : 3;
+  const depth = now > 0 && blend.kept > 0 ? (blend.kept * face(all)) / now : usualMix.depth;
   return hexOf(flakeRain(pouredParts(blend.parts, all), depth, reflectanceOf(blend.under)));
 }

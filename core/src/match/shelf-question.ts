@@ -20,6 +20,9 @@ export interface ShelfWish {
   readonly onlyLeft: boolean;
 }
 
+/** What a mix is searched for where no blend says it yet: ml, and flakes deep, which leaves 5 % bare. */
+export const usualMix = { total: 12.5, depth: 3 } as const;
+
 /** Up to this a cut counts as fine, mm. */
 export const FINE_CUT = 0.4;
 

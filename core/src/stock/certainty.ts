@@ -28,6 +28,8 @@ export function narrowed(known: number, spread: number, measured: number, error:
  * @throws WeighingError when such a weight can't be of this spoon
  */
 export function weighedShare(flake: Glitter, basis: Basis, spoon: number, grams: number, step = 0.1): number {
+  if (!(spoon > 0 && grams > 0))
+    throw new WeighingError('Type what the spoon holds and what is in it weighs, both above nothing.');
   const measured = grams / spoon / flake.density;
   if (!(measured >= 0.02 && measured <= 0.8))
     throw new WeighingError(

@@ -1,5 +1,6 @@
 import { facePerMl, flakesPerMl, gramsPerMl } from '../glitter';
-import { aboutText } from '../units';
+import { aboutText, percentText } from '../units';
+import { shareSpread } from './certainty';
 import { glueWayFacts } from './glue-ways';
 import type { ItemOf, ShelfItem } from './shelf-item';
 
@@ -29,7 +30,7 @@ export const derivedOf = ({ flake }: ItemOf<'glitter'>): readonly { readonly fig
 /** What a glitter's derived figures rest on, a sentence. */
 export const restsOn = ({ basis }: ItemOf<'glitter'>): string =>
   ({
-    typical: 'From values usual for its cut: the solid share may be 15 % off. Weighing one level spoon would settle it.',
-    label: 'From its label or data sheet: the solid share may be 8 % off. Weighing one level spoon would settle it.',
-    weighed: 'From a weighed spoon: the solid share is within about 4 %.',
+    typical: `From values usual for its cut: the solid share may be ${percentText(shareSpread.typical)} off. Weighing one level spoon would settle it.`,
+    label: `From its label or data sheet: the solid share may be ${percentText(shareSpread.label)} off. Weighing one level spoon would settle it.`,
+    weighed: `From a weighed spoon: the solid share is within about ${percentText(shareSpread.weighed)}.`,
   })[basis];

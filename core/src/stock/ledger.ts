@@ -22,14 +22,14 @@ export class LedgerError extends Error {
 }
 
 /**
- * An item after so many ml came (above zero) or went (below).
- * @throws LedgerError when more goes than there is
+ * An item after so many ml came or went: bought adds, counted anew is what there is, all else takes.
+ * @param ml 0 or more
+ * @throws LedgerError when more goes than there is, or the amount is none
  */
-export function afterChange<Item extends ShelfItem>(item: Item, change: number): Item {
-  const left = tidy((item.left ?? 0) + change);
+export function afterChange<Item extends ShelfItem>(item: Item, why: string, ml: number): Item {
+  if (!(ml >= 0)) throw new LedgerError('Type how many ml, as a figure of 0 or more; the reason says which way it went.');
+  const left = tidy(why === 'counted anew' ? ml : (item.left ?? 0) + (why === 'bought' ? ml : -ml));
   if (left < 0)
-    throw new LedgerError(
-      `There are ${item.left ?? 0} ml of ${item.name}; ${-change} ml can’t go. Count it anew if there is more.`,
-    );
+    throw new LedgerError(`There are ${item.left ?? 0} ml of ${item.name}; ${ml} ml can’t go. Count it anew if there is more.`);
   return { ...item, left };
 }

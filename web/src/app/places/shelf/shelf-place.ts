@@ -5,6 +5,7 @@ import {
   derivedOf,
   differenceWords,
   factOf,
+  FINE_CUT,
   foundOnShelf,
   insteadOf,
   restsOn,
@@ -17,6 +18,7 @@ import { v7 } from 'uuid';
 import { MaterialGlyph } from '../../parts/glyphs/material-glyph';
 import { Pick } from '../../parts/fields/pick';
 import { saveText } from '../../services/save-file';
+import { Notices } from '../../services/notices';
 import { WorkshopMemory } from '../../services/workshop';
 import { ItemStock } from './item-stock/item-stock';
 import { TableImport } from './table-import/table-import';
@@ -36,8 +38,8 @@ const NEAREST = 12;
 /** Cuts a maker looks for, mm. */
 const cuts: readonly { value: string; name: string; range: readonly [number, number] | null }[] = [
   { value: '', name: 'any cut', range: null },
-  { value: 'fine', name: 'fine, to 0.4 mm', range: [0, 0.4] },
-  { value: 'middle', name: '0.4 to 1 mm', range: [0.4, 1] },
+  { value: 'fine', name: `fine, to ${FINE_CUT} mm`, range: [0, FINE_CUT] },
+  { value: 'middle', name: `${FINE_CUT} to 1 mm`, range: [FINE_CUT, 1] },
   { value: 'chunky', name: 'chunky, from 1 mm', range: [1, 99] },
 ];
 
@@ -51,6 +53,7 @@ const cuts: readonly { value: string; name: string; range: readonly [number, num
 })
 export class ShelfPlace {
   private readonly memory = inject(WorkshopMemory);
+  private readonly notices = inject(Notices);
   /** from the address: which item to open */
   readonly item = input<string>();
 
@@ -67,7 +70,7 @@ export class ShelfPlace {
   protected readonly instead = computed(() => {
     const gone = this.removed();
     if (gone?.kind !== 'glitter' || this.memory.shelf().some(({ id }) => id === gone.id)) return null;
-    return { name: gone.name, jars: insteadOf(gone, this.memory.shelf()) };
+    return { gone, jars: insteadOf(gone, this.memory.shelf()) };
   });
   protected readonly table = signal<{ readonly table: ShelfTable; readonly file: string } | null>(null);
   protected readonly tableFault = signal<string | null>(null);
@@ -132,6 +135,10 @@ export class ShelfPlace {
   protected kept(item: ShelfItem): void {
     this.fresh.set(null);
     this.chosen.set(item.id);
+  }
+
+  protected putBack(item: ShelfItem): void {
+    this.memory.putItem(item).subscribe({ error: (error: unknown) => this.notices.failed(error) });
   }
 
   protected remove(item: ShelfItem): void {

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
 import {
+  bareWallColour,
   countedWords,
   countText,
   percentText,
@@ -86,7 +87,7 @@ export class BlendLooks {
     return [
       { name: 'this base', seen: blend.seen, under: blend.under },
       { name: 'white', seen: white, under: '#ffffff' },
-      { name: 'silver', seen: silver, under: '#b9bcc0' },
+      { name: 'silver', seen: silver, under: bareWallColour.steel },
       { name: 'black', seen: black, under: '#000000' },
     ];
   });

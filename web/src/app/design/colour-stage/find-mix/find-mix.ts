@@ -10,7 +10,15 @@ import {
   signal,
   untracked,
 } from '@angular/core';
-import { MOST_JARS, type FoundMix, type PlannedBlend, type ShelfAnswer, type ShelfItemId, type ShelfWish } from '@aurantia/core';
+import {
+  MOST_JARS,
+  usualMix,
+  type FoundMix,
+  type PlannedBlend,
+  type ShelfAnswer,
+  type ShelfItemId,
+  type ShelfWish,
+} from '@aurantia/core';
 import { timer, switchMap, type Subscription } from 'rxjs';
 import { ColourField } from '../../../parts/fields/colour-field';
 import { NumberField } from '../../../parts/fields/number-field';
@@ -47,8 +55,8 @@ export class FindMix {
   protected readonly sizes = Array.from({ length: MOST_JARS }, (_, i) => ({ value: String(i + 1), name: `${i + 1}` }));
   protected readonly target = linkedSignal<string>(() => this.wanted() ?? untracked(() => this.blend()?.seen ?? '#c2470f'));
   protected readonly size = signal(3);
-  protected readonly total = linkedSignal<number>(() => untracked(() => this.blend()?.ml ?? 0) || 12.5);
-  protected readonly depth = computed(() => this.blend()?.kept || 3);
+  protected readonly total = linkedSignal<number>(() => untracked(() => this.blend()?.ml ?? 0) || usualMix.total);
+  protected readonly depth = computed(() => this.blend()?.kept || usualMix.depth);
   protected readonly keep = signal<string>('');
   protected readonly onlyFine = signal(false);
   protected readonly onlyLeft = signal(true);

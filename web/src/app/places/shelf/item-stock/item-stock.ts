@@ -61,13 +61,11 @@ export class ItemStock {
     });
   }
 
-  /** Used, spilt and given away take; bought adds; counted anew is what there is. */
   protected note(): void {
     const [ml, why, item] = [this.change(), this.why(), this.item()];
     if (ml === null) return this.refused.set('Type how many ml.');
     try {
-      const by = why === 'bought' ? ml : why === 'counted anew' ? ml - (item.left ?? 0) : -ml;
-      this.keep(afterChange(item, by), why);
+      this.keep(afterChange(item, why, ml), why);
       this.change.set(null);
       this.refused.set(null);
     } catch (error) {
