@@ -4,10 +4,13 @@ import {
   allPixels,
   createPlanner,
   cupField,
+  cupLight,
   designFileSchema,
   flakeFace,
   flakeField,
   flakeRain,
+  flatLight,
+  litField,
   mixSpectra,
   reflectanceOf,
   type Design,
@@ -95,7 +98,7 @@ function filling(count: number): number {
 function bake(): Row {
   const { design, shelf, settings } = file('copper-eaves');
   const request = cupField(createPlanner()(design, { shelf, settings }), design.cup, 4);
-  const baked = medianOf(3, () => flakeField(request));
+  const baked = medianOf(3, () => litField(flakeField(request), cupLight(request.width, 0)));
   const { flakes } = flakeField(request);
   return {
     what: `a cup of ${(flakes / 1e6).toFixed(1)} million flakes, a third of it see-through, against filling its pixels once`,
@@ -108,15 +111,15 @@ function bake(): Row {
 function field(): Row {
   const [width, height, perMm] = [4096, 2048, 14];
   const depth = (1e6 * flakeFace({ cut: 0.4 })) / ((width * height) / perMm ** 2);
-  const flake = { kind: 'solid', opacity: 1, cut: 0.4, share: 0.5 } as const;
+  const flake = { kind: 'solid', opacity: 1, finish: 'metallic', cut: 0.4, share: 0.5 } as const;
   const look: FieldRequest['regions'][number]['look'] = [
-    { layer: 'ground', rgb: [0.1, 0.1, 0.1] },
+    { layer: 'ground', colour: '#595959' },
     {
       layer: 'flakes',
       depth,
       flakes: [
-        { ...flake, rgb: [0.7, 0.25, 0.03] },
-        { ...flake, rgb: [0.3, 0.05, 0.02] },
+        { ...flake, colour: '#da8930' },
+        { ...flake, colour: '#953f26' },
       ],
     },
   ];
@@ -126,11 +129,11 @@ function field(): Row {
     rowsPerMm: perMm,
     columnsPerMm: () => perMm,
     regions: [{ pixels: allPixels(width, height), look }],
-    ground: [0, 0, 0],
+    ground: '#000000',
     seed: 7,
     wraps: true,
   };
-  const dropped = medianOf(5, () => flakeField(request));
+  const dropped = medianOf(5, () => litField(flakeField(request), flatLight(0, 0)));
   const { flakes, bareShare } = flakeField(request);
   return {
     what: `${(flakes / 1e6).toFixed(1)} million flakes of 0.4 mm on a wrap 4096 wide against one fill of the same pixels`,

@@ -94,3 +94,18 @@ test.each([
 test('headings of others are guessed, none twice', () => {
   expect(guessedMapping(['Title', 'Price', 'Batch', 'name', 'Whatever'])).toEqual([null, 'paid', 'lot', 'name', null]);
 });
+
+test('a jar of mixed cuts goes out and comes in again; one that can’t be read is a fault', () => {
+  const { items, faults } = read('name,cut_mm,other_cuts\nMoth,0.4,0.2 mm 30 %; 1 20\nDusk,0.4,some coarse');
+  expect(items[0].item).toMatchObject({
+    flake: {
+      cut: 0.4,
+      mixed: [
+        { cut: 0.2, share: 0.3 },
+        { cut: 1, share: 0.2 },
+      ],
+    },
+  });
+  expect(faults.map(({ path }) => path)).toEqual(['line 3, other_cuts']);
+  expect(shelfCsv([items[0].item])).toContain('0.2 mm 30 %; 1 mm 20 %');
+});

@@ -9,19 +9,22 @@ class SlowWorker {
   onmessage: ((event: { data: unknown }) => void) | null = null;
   onerror: ((event: { message: string }) => void) | null = null;
   readonly asked: { area?: string }[] = [];
+  stops = 0;
   constructor() {
     SlowWorker.latest = this;
   }
-  postMessage(request: { area?: string }) {
-    this.asked.push(request);
+  postMessage(request: { area?: string } | 'stop') {
+    if (request === 'stop') this.stops += 1;
+    else this.asked.push(request);
   }
 }
 jest.mock('../src/app/workers/new-worker', () => ({ newFlakeWorker: () => new SlowWorker() }));
 
 const plan = fieldPlanOf(planOf(design, { settings: defaultSettings, shelf: [...shelf] }));
 const swatch = (area: string) => ({ what: 'swatch' as const, plan, area, side: 10, pixelsPerMm: 4 });
-const field = { width: 1, height: 1, bareShare: null, flakes: 0, pixels: new Uint8ClampedArray(4) } as FlakeField;
-const answer = () => SlowWorker.latest.onmessage?.({ data: field });
+const field = (done: number) => ({ width: 1, height: 1, bareShare: null, flakes: 0, done }) as FlakeField;
+const say = (data: unknown) => SlowWorker.latest.onmessage?.({ data });
+const answer = () => say({ field: field(1) });
 let flakes: Flakes;
 
 beforeEach(() => {
@@ -55,4 +58,27 @@ test('a wish taken back is never begun; one that fails says so and the next goes
   SlowWorker.latest.onerror?.({ message: 'out of memory' });
   expect(failed).toHaveBeenCalledWith(new Error('out of memory'));
   expect(SlowWorker.latest.asked.map((request) => request.area)).toEqual(['a', 'c']);
+});
+
+test('the picture is shown while flakes fall; only the last one ends the work', () => {
+  const seen: number[] = [];
+  flakes.picture('a', swatch('a')).subscribe(({ done }) => seen.push(done));
+  flakes.picture('b', swatch('b')).subscribe();
+  say({ field: field(0.4) });
+  expect(SlowWorker.latest.asked).toHaveLength(1);
+  answer();
+  expect(seen).toEqual([0.4, 1]);
+  expect(SlowWorker.latest.asked).toHaveLength(2);
+});
+
+test('a wish taken back under work is stopped, and the next begins once it has', () => {
+  const wish = flakes.picture('a', swatch('a')).subscribe();
+  flakes.picture('b', swatch('b')).subscribe();
+  wish.unsubscribe();
+  expect(SlowWorker.latest.stops).toBe(1);
+  expect(SlowWorker.latest.asked).toHaveLength(1);
+  say({ stopped: true });
+  expect(SlowWorker.latest.asked.map((request) => request.area)).toEqual(['a', 'b']);
+  say({ sentence: 'no memory' });
+  expect(SlowWorker.latest.stops).toBe(1);
 });

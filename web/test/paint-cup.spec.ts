@@ -1,4 +1,4 @@
-import type { FlakeField } from '@aurantia/core';
+import { flakeField, type FlakeField } from '@aurantia/core';
 import { paintCup } from '../src/app/parts/cup-view/paint-cup';
 import { stanceIn } from '../src/app/parts/cup-view/projection';
 
@@ -10,13 +10,21 @@ const stations = [
 /** A wall that is red on the left half of its wrap and blue on the right, with a green foot. */
 function wall(): FlakeField {
   const [width, height] = [64, 100];
-  const pixels = new Uint8ClampedArray(width * height * 4);
-  for (let row = 0; row < height; row += 1) {
-    for (let column = 0; column < width; column += 1) {
-      pixels.set(row >= 80 ? [0, 200, 0, 255] : column < 32 ? [200, 0, 0, 255] : [0, 0, 200, 255], (row * width + column) * 4);
-    }
-  }
-  return { width, height, pixels, bareShare: null, seen: null, flakes: 0 };
+  const side = { kind: 'solid', opacity: 1, finish: 'matte', cut: 0.4, share: 1 } as const;
+  const half = (first: number, colour: string) => ({
+    pixels: Uint32Array.from({ length: 32 * 80 }, (_, i) => Math.floor(i / 32) * width + first + (i % 32)),
+    look: [{ layer: 'flakes' as const, depth: 9, flakes: [{ ...side, colour }] }],
+  });
+  return flakeField({
+    width,
+    height,
+    rowsPerMm: 1,
+    columnsPerMm: () => 0.32,
+    regions: [half(0, '#c80000'), half(32, '#0000c8')],
+    ground: '#00c800',
+    seed: 1,
+    wraps: true,
+  });
 }
 
 /** As much of a canvas as the painter needs. */

@@ -83,10 +83,10 @@ describe('a jar’s stock', () => {
   test('more than there is can’t go, and nothing typed is asked for', async () => {
     const { root, type, press } = await stock();
     await press('Note it');
-    expect(root.querySelector('[role=alert]')?.textContent).toBe('Type how many ml.');
+    expect(root.querySelector('[role=alert]')?.textContent).toBe('Type how many.');
     await type('How much', '21');
     await press('Note it');
-    expect(root.querySelector('[role=alert]')?.textContent).toMatch(/21 ml can’t go/);
+    expect(root.querySelector('[role=alert]')?.textContent).toMatch(/; 21 can’t go/);
     expect(kept).toEqual([]);
   });
   test('a level spoon weighed sets the solid share and what it rests on', async () => {

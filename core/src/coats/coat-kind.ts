@@ -1,7 +1,7 @@
 import type { UnsurePart } from '../plan/spread';
 import type { AreaId } from '../areas';
 import type { CoatKindName, CoatOf, CoatedWhere, Settings } from '../design';
-import type { Part } from '../glitter';
+import type { Finish, Part } from '../glitter';
 import type { Light, PlannedCoat, PlannedPart } from '../plan';
 import type { ShelfItem } from '../stock';
 import { cureFactor } from '../resin';
@@ -13,6 +13,7 @@ export interface ReadyBlend {
   readonly area: AreaId;
   readonly areaName: string;
   readonly parts: readonly Part[];
+  readonly finishes: readonly Finish[];
   /** the same with how well each jar is known */
   readonly unsure: readonly UnsurePart[];
   readonly planned: readonly PlannedPart[];

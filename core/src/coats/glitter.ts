@@ -27,7 +27,7 @@ export const glitter: CoatKind<'glitter'> = {
         return {
           ...ground,
           spectrum: context.light.rain(blend.parts, kept, ground.spectrum),
-          look: [...ground.look, flakesLook(blend.parts, kept)],
+          look: [...ground.look, flakesLook(blend.parts, blend.finishes, kept)],
           glue: null,
           stuckBy: ground.glue?.way ?? ground.stuckBy,
           rawMicrons: ground.rawMicrons + kept * blend.thickness,

@@ -1,5 +1,5 @@
 import { filmLook } from '../field/look';
-import { dropsFor } from '../ink';
+import { doseOf, dropsFor } from '../ink';
 import { itemOf, type ShelfItemId } from '../stock';
 import { percentText } from '../units';
 import { areaOf, bodyOf, placesOf, whereText, type CoatKind } from './coat-kind';
@@ -48,7 +48,7 @@ export const ink: CoatKind<'ink'> = {
         area,
         thickness: coat.thickness,
         mix,
-        drops: inkItem ? { ink: inkItem.name, count: drops.drops, load: drops.load } : null,
+        drops: inkItem ? { ink: inkItem.name, count: drops.drops, load: drops.load, dose: doseOf(inkItem) } : null,
         handsOn: 20,
         wait: resinWait(resinItem, context),
         cautions: [RESIN_CARE, 'No flame near wet ink.'],

@@ -2,6 +2,7 @@ import type { ShelfItemId } from '../stock';
 import type { AreaId } from '../areas';
 import type { Blend } from './blend';
 import type { Design } from './design';
+import { tidy } from '../units';
 
 const withBlend = (design: Design, area: AreaId, change: (parts: Blend['parts']) => Blend['parts']): Design => {
   const found = design.blends.find((blend) => blend.area === area);
@@ -21,6 +22,10 @@ export const withPartMl = (design: Design, area: AreaId, item: ShelfItemId, ml: 
 /** An area's blend replaced by other parts. */
 export const withParts = (design: Design, area: AreaId, parts: Blend['parts']): Design =>
   withBlend(design, area, () => parts.map(({ item, ml }) => ({ item, ml })));
+
+/** All parts of an area's blend by a factor: the same mix, more or less of it. */
+export const withFactor = (design: Design, area: AreaId, factor: number): Design =>
+  withBlend(design, area, (parts) => parts.map(({ item, ml }) => ({ item, ml: tidy(ml * factor) })));
 
 /** Without a glitter; a blend that is then empty goes too. */
 export const withoutPart = (design: Design, area: AreaId, item: ShelfItemId): Design =>

@@ -2,7 +2,6 @@ import type { Plan } from '../plan';
 import { circumferenceAt, type Cup } from '../vessel';
 import { LEFT_OVER } from '../coats';
 import type { FieldRegion, FieldRequest } from './flake-field';
-import { linearRgbOfHex } from '../colour';
 import { groundLook } from './look';
 import { allPixels, regionPixels } from './region-pixels';
 import { seedOf } from './random';
@@ -40,7 +39,7 @@ export function cupField(plan: FieldPlan, cup: Cup, pixelsPerMm: number): FieldR
     columnsPerMm: (row) =>
       columns / circumferenceAt(cup.stations, Math.min(height, Math.max(0, height - (row + 0.5) / rowsPerMm))),
     regions,
-    ground: linearRgbOfHex(plan.bareWall),
+    ground: plan.bareWall,
     seed: seedOf(plan.design),
     wraps: true,
   };
@@ -55,7 +54,7 @@ export function swatchField(plan: FieldPlan, area: string, side: number, pixelsP
     rowsPerMm: pixelsPerMm,
     columnsPerMm: () => pixelsPerMm,
     regions: [{ pixels: allPixels(size, size), look: plan.looks[area] ?? [groundLook(plan.bareWall)] }],
-    ground: linearRgbOfHex(plan.bareWall),
+    ground: plan.bareWall,
     seed: seedOf(`${plan.design}/${area}`),
     wraps: false,
   };

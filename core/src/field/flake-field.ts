@@ -1,9 +1,10 @@
-import { hexOfLinearRgb } from '../colour';
-import { fillHiding, isHiding, type Counted } from './hiding-region';
+import { hexOf, linearRgbOf, mixSpectra, type Spectrum, type Triple } from '../colour';
+import { dropFlakes, type FieldSheet } from './drop-flakes';
+import type { FlakeFaceKind } from './face-light';
 import type { Look } from './look';
-import { packed } from './packed';
 import { randomStream } from './random';
-import { fillSeeThrough } from './see-through-region';
+import { lightOf, MOST_STACKS, Stacks } from './stacks';
+import { TILT_BITS, TILTS } from './tilt';
 
 /** Part of the picture, by its pixels in rising order, with what lies on it. Parts don't share pixels. */
 export interface FieldRegion {
@@ -20,23 +21,43 @@ export interface FieldRequest {
   /** pixels a mm round the wall at each row: the wrap is wider at the rim of a taper */
   readonly columnsPerMm: (row: number) => number;
   readonly regions: readonly FieldRegion[];
-  /** linear RGB where no region lies */
-  readonly ground: readonly [number, number, number];
+  /** hex where no region lies */
+  readonly ground: string;
   readonly seed: number;
   /** the picture goes round the cup, so flakes over one side come back on the other */
   readonly wraps: boolean;
 }
 
+/** What a stack looks like, linear RGB: all of it, what of that comes off the flake on top, and which flake that is. */
+export interface StackLook {
+  readonly seen: Triple;
+  readonly glint: Triple | null;
+  readonly flake: number;
+}
+
+/** How the stacks of one part of a picture look. */
+export interface FieldPart {
+  readonly stacks: readonly StackLook[];
+  readonly flakes: readonly FlakeFaceKind[];
+}
+
+/** A picture of flakes not yet lit: which stack each pixel has and how its uppermost flake lies. */
 export interface FlakeField {
   readonly width: number;
   readonly height: number;
-  /** RGBA, sRGB */
-  readonly pixels: Uint8ClampedArray<ArrayBuffer>;
-  /** of the pixels that flakes were dropped on, the share that none covers; null without flakes */
+  /** by pixel: the number of its stack within its part × 64 + the tilt of the flake on top */
+  readonly tokens: Uint16Array<ArrayBuffer>;
+  /** by pixel its part, from 1, 0 being bare wall; null while part 1 has the whole picture */
+  readonly owner: Uint16Array<ArrayBuffer> | null;
+  /** by number, the bare wall first */
+  readonly parts: readonly FieldPart[];
+  /** of the pixels that flakes were dropped on, the share that none covers; null without flakes, or until all are dropped */
   readonly bareShare: number | null;
   readonly flakes: number;
-  /** hex of the mean light of the parts that flakes were dropped on; null without flakes */
+  /** hex of the mean light of the parts that flakes were dropped on; null as for the bare share */
   readonly seen: string | null;
+  /** 0..1 of the flakes that are dropped */
+  readonly done: number;
 }
 
 /**
@@ -44,33 +65,94 @@ export interface FlakeField {
  * than a pixel are drawn as one, so the bare share stays `e^(−depth)`.
  */
 export function flakeField(request: FieldRequest): FlakeField {
+  const work = flakeFieldSteps(request);
+  for (;;) {
+    const { value, done } = work.next();
+    if (done) return value;
+  }
+}
+
+/** The same in small steps, each with a way to see how far it is. */
+export function* flakeFieldSteps(request: FieldRequest): Generator<() => FlakeField, FlakeField> {
   const { width, height, ground, regions } = request;
-  const out = new Uint32Array(width * height);
-  if (regions.length !== 1 || regions[0].pixels.length < out.length) out.fill(packed(ground));
-  const owner = ownersOf(request);
-  const sheet = { out, owner, token: new Uint16Array(regions.some(isHiding) ? width * height : 0) };
+  const sheet: FieldSheet & Pick<FlakeField, 'owner' | 'tokens'> = {
+    owner: ownersOf(request),
+    tokens: new Uint16Array(width * height),
+  };
   const random = randomStream(request.seed);
-  const parts = regions.map((region, index): Counted =>
-    isHiding(region)
-      ? fillHiding(request, region, index + 1, sheet, random)
-      : fillSeeThrough(request, region, index + 1, sheet, random),
-  );
-  const glittered = parts.filter(({ flakes }) => flakes > 0);
-  const sum = (of: (part: Counted) => number) => glittered.reduce((total, part) => total + of(part), 0);
-  const wanted = sum((part) => part.wanted);
-  const light = (axis: number) => sum((part) => part.light[axis]) / wanted;
-  return {
+  const bare = new Stacks(ground);
+  const parts = regions.map((region) => ({ ...region, stacks: new Stacks(ground), flakes: 0 }));
+  const whole = regions.reduce((sum, { pixels, look }) => sum + pixels.length * depthOf(look), 0);
+  let behind = 0;
+  const soFar = (share: number): FlakeField => ({
     width,
     height,
-    pixels: new Uint8ClampedArray(out.buffer),
-    bareShare: wanted > 0 ? sum((part) => part.bare) / wanted : null,
-    flakes: sum((part) => part.flakes),
-    seen: wanted > 0 ? hexOfLinearRgb([light(0), light(1), light(2)]) : null,
-  };
+    ...sheet,
+    parts: [bare, ...parts.map(({ stacks }) => stacks)].map(partOf),
+    bareShare: null,
+    flakes: parts.reduce((sum, { flakes }) => sum + flakes, 0),
+    seen: null,
+    done: share,
+  });
+  for (const [index, part] of parts.entries()) {
+    const { look, pixels, stacks } = part;
+    if (pixels.length === 0) continue;
+    for (const layer of look) {
+      if (layer.layer === 'film') stacks.layFilm(layer.film);
+      else if (layer.layer === 'ground') {
+        const stack = stacks.paint(layer.colour);
+        if (stack > 0) for (const at of pixels) sheet.tokens[at] = stack * TILTS;
+      } else if (layer.depth > 0 && layer.flakes.length > 0) {
+        const dropping = dropFlakes(request, pixels, index + 1, layer.flakes, layer.depth, stacks, sheet, random);
+        let step = dropping.next();
+        while (!step.done) {
+          yield () => soFar(behind / whole);
+          step = dropping.next();
+        }
+        part.flakes += step.value;
+        behind += pixels.length * layer.depth;
+      }
+    }
+  }
+  return { ...soFar(1), ...counted(parts, sheet) };
+}
+
+const depthOf = (look: Look): number => look.reduce((sum, layer) => sum + (layer.layer === 'flakes' ? layer.depth : 0), 0);
+
+const partOf = ({ all, flakes }: Stacks): FieldPart => ({
+  stacks: all.map(({ seen, glint }) => ({
+    seen: linearRgbOf(seen),
+    glint: glint && linearRgbOf(glint.spectrum),
+    flake: glint?.flake ?? 0,
+  })),
+  flakes: flakes.map(({ colour, kind, finish }) => ({ colour, kind, finish })),
+});
+
+/** What lies bare and what is seen, counted pixel by pixel on the parts that have flakes. */
+function counted(
+  parts: readonly (FieldRegion & { stacks: Stacks; flakes: number })[],
+  { tokens }: FieldSheet,
+): Pick<FlakeField, 'bareShare' | 'seen'> {
+  let [wanted, bare] = [0, 0];
+  const light: Spectrum[] = [];
+  for (const { pixels, stacks, flakes } of parts) {
+    if (flakes === 0) continue;
+    const times = new Float64Array(MOST_STACKS);
+    for (const at of pixels) times[tokens[at] >> TILT_BITS] += 1;
+    wanted += pixels.length;
+    stacks.all.forEach(({ glint }, at) => (bare += glint ? 0 : times[at]));
+    light.push(lightOf(stacks.all, times));
+  }
+  if (wanted === 0) return { bareShare: null, seen: null };
+  const mean = mixSpectra(
+    light,
+    light.map(() => 1 / wanted),
+  );
+  return { bareShare: bare / wanted, seen: hexOf(mean) };
 }
 
 /** Which part each pixel belongs to, from 1; null while one part has all. */
-function ownersOf({ width, height, regions }: FieldRequest): Uint16Array | null {
+function ownersOf({ width, height, regions }: FieldRequest): FlakeField['owner'] {
   if (regions.length === 1 && regions[0].pixels.length === width * height) return null;
   const owner = new Uint16Array(width * height);
   regions.forEach(({ pixels }, index) => {

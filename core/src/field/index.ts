@@ -1,4 +1,6 @@
 export * from './flake-field';
+export * from './field-light';
+export * from './lit-field';
 export * from './cup-field';
 export * from './look';
 export * from './region-pixels';

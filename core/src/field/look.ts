@@ -1,48 +1,43 @@
-import { linearRgbOfHex, linearRgbOf, layOver, flatSpectrum, type Film } from '../colour';
-import type { GlitterKind, Part } from '../glitter';
-import { faceShares } from '../glitter';
+import type { Film } from '../colour';
+import { cutsOf, faceShares, type Finish, type Glitter, type Part } from '../glitter';
 
-type Rgb = readonly [number, number, number];
-
-/** One kind of flake as the picture needs it: linear RGB, cut mm, its share of what faces you. */
-export interface LookFlake {
-  readonly rgb: Rgb;
-  readonly kind: GlitterKind;
-  readonly opacity: number;
-  readonly cut: number;
+/** One kind of flake as the picture needs it: cut mm, its share of what faces you. */
+export interface LookFlake extends Pick<Glitter, 'colour' | 'kind' | 'opacity' | 'cut'> {
+  readonly finish: Finish;
   readonly share: number;
 }
 
-/** What lies on a place, bottom first. A film is given by what it makes of black and of white. */
+/** What lies on a place, bottom first. */
 export type LookLayer =
-  | { readonly layer: 'ground'; readonly rgb: Rgb }
+  | { readonly layer: 'ground'; readonly colour: string }
   | { readonly layer: 'flakes'; readonly depth: number; readonly flakes: readonly LookFlake[] }
-  | { readonly layer: 'film'; readonly overBlack: Rgb; readonly overWhite: Rgb };
+  | { readonly layer: 'film'; readonly film: Film };
 
 export type Look = readonly LookLayer[];
 
-export const groundLook = (hex: string): LookLayer => ({ layer: 'ground', rgb: linearRgbOfHex(hex) });
+export const groundLook = (colour: string): LookLayer => ({ layer: 'ground', colour });
 
-export function flakesLook(parts: readonly Part[], depth: number): LookLayer {
+/**
+ * A pour as it lies. A jar of mixed cuts is so many kinds of flake.
+ * @param finishes of the parts, in their order
+ * @param depth flakes deep on average
+ */
+export function flakesLook(parts: readonly Part[], finishes: readonly Finish[], depth: number): LookLayer {
   const shares = faceShares(parts);
   return {
     layer: 'flakes',
     depth,
-    flakes: parts.map(({ glitter: { colour, kind, opacity, cut } }, i) => ({
-      rgb: linearRgbOfHex(colour),
-      kind,
-      opacity,
-      cut,
-      share: shares[i],
-    })),
+    flakes: parts.flatMap(({ glitter }, i) =>
+      cutsOf(glitter).map(({ cut, share }) => ({
+        colour: glitter.colour,
+        kind: glitter.kind,
+        opacity: glitter.opacity,
+        finish: finishes[i],
+        cut,
+        share: shares[i] * share,
+      })),
+    ),
   };
 }
 
-const BLACK = flatSpectrum(0);
-const WHITE = flatSpectrum(1);
-
-export const filmLook = (film: Film): LookLayer => ({
-  layer: 'film',
-  overBlack: linearRgbOf(layOver(film, BLACK)),
-  overWhite: linearRgbOf(layOver(film, WHITE)),
-});
+export const filmLook = (film: Film): LookLayer => ({ layer: 'film', film });

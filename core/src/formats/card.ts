@@ -61,7 +61,7 @@ export function cardOf(plan: Plan, design: Design, settings: Settings): Card {
         size: areaText(area.area, units),
         glitters: (blend?.parts ?? []).map((part) => ({
           name: part.name,
-          cut: part.cut === null ? '' : `${part.cut} mm`,
+          cut: part.missing ? '' : part.cuts,
           amount: partText(part, units),
           share: percentText(part.faceShare),
         })),
@@ -129,7 +129,9 @@ export function amountLines(coat: PlannedCoat, units: Units): readonly string[] 
     if (mix.fill > 0.05) lines.push(`${amountText(mix.fill, units, whole)} of it sinks into the glitter`);
   }
   if (coat.drops)
-    lines.push(`${countText(coat.drops.count, 'drop')} of ${coat.drops.ink}, ${percentText(coat.drops.load / 100, 1)} load`);
+    lines.push(
+      `${countText(coat.drops.count, coat.drops.dose)} of ${coat.drops.ink}, ${percentText(coat.drops.load / 100, 1)} load`,
+    );
   for (const pour of coat.pours) {
     lines.push(
       `${pour.areaName}: ${pour.parts.map((part) => `${amountText(part.ml, units, part.gramsPerMl)} ${part.name}`).join(' + ')}`,

@@ -4,6 +4,8 @@ import { hexSchema } from '../colour';
 export const glitterKinds = ['solid', 'tinted', 'opal'] as const;
 export type GlitterKind = (typeof glitterKinds)[number];
 
+const cutSchema = z.number().min(0.05, 'The finest cut is 0.05 mm.').max(12, 'The coarsest cut is 12 mm.');
+
 /** A glitter's flakes. Cut mm across flats, thickness µm, density g/ml of the flake itself. */
 export const glitterSchema = z.strictObject({
   colour: hexSchema,
@@ -14,7 +16,15 @@ export const glitterSchema = z.strictObject({
     .number()
     .min(0.02, 'At least 2 % of a spoonful is flake.')
     .max(0.8, 'At most 80 % of a spoonful is flake; the rest is air.'),
-  cut: z.number().min(0.05, 'The finest cut is 0.05 mm.').max(12, 'The coarsest cut is 12 mm.'),
+  cut: cutSchema,
+  /** further cuts in the same jar, each with its share of a spoonful; what they leave is of `cut` */
+  mixed: z
+    .array(z.strictObject({ cut: cutSchema, share: z.number().min(0.01, 'A cut has at least 1 % of the jar.').max(0.99) }), {
+      error: 'Write further cuts with their shares, as 0.6 mm 30 %; 1 mm 20 %.',
+    })
+    .refine((others) => others.length <= 5, 'Six cuts are the most one jar takes.')
+    .refine((others) => others.reduce((sum, { share }) => sum + share, 0) < 0.995, 'The shares of the cuts come to over 100 %.')
+    .optional(),
   density: z.number().min(0.5, 'Flakes weigh at least 0.5 g/ml.').max(8, 'Flakes weigh at most 8 g/ml.'),
 });
 export type Glitter = z.infer<typeof glitterSchema>;
@@ -31,10 +41,31 @@ export const facePerMl = (glitter: Glitter): number => (glitter.solidShare * 100
 /** mm² that one flake, a hexagon `cut` mm across flats, turns to you lying flat. */
 export const flakeFace = (glitter: Pick<Glitter, 'cut'>): number => (Math.sqrt(3) / 2) * glitter.cut ** 2;
 
-/** Flakes in a ml as poured. */
-export function flakesPerMl(glitter: Glitter): number {
-  return (glitter.solidShare * 1000) / (flakeFace(glitter) * (glitter.thickness / 1000));
+/** The cuts in a jar, mm, each with its share of a spoonful, which is its share of the face too. */
+export const cutsOf = ({ cut, mixed }: Pick<Glitter, 'cut' | 'mixed'>): readonly { cut: number; share: number }[] => [
+  { cut, share: (mixed ?? []).reduce((rest, other) => rest - other.share, 1) },
+  ...(mixed ?? []),
+];
+
+/** From this cut on, mm, flakes are chunky: they need pressing flat and a glue that holds them. */
+export const CHUNKY = 0.8;
+
+/** mm */
+export const coarsestCut = (glitter: Pick<Glitter, 'cut' | 'mixed'>): number =>
+  Math.max(...cutsOf(glitter).map(({ cut }) => cut));
+
+/** `0.4 mm`, or `0.2–1 mm` of a jar of mixed cuts. */
+export function cutText(glitter: Pick<Glitter, 'cut' | 'mixed'>): string {
+  const cuts = cutsOf(glitter).map(({ cut }) => cut);
+  return cuts.length === 1 ? `${cuts[0]} mm` : `${Math.min(...cuts)}–${Math.max(...cuts)} mm`;
 }
+
+/** Flakes in a ml as poured. */
+export const flakesPerMl = (glitter: Glitter): number =>
+  cutsOf(glitter).reduce(
+    (sum, { cut, share }) => sum + (share * glitter.solidShare * 1000) / (flakeFace({ cut }) * (glitter.thickness / 1000)),
+    0,
+  );
 
 /** g a ml weighs as poured, air included. */
 export const gramsPerMl = (glitter: Glitter): number => glitter.solidShare * glitter.density;

@@ -1,3 +1,4 @@
+export * from './finish';
 export * from './flake';
 export * from './pour';
 export * from './rain';

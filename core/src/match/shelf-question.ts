@@ -1,4 +1,5 @@
 import { labOf, reflectanceOf } from '../colour';
+import { coarsestCut } from '../glitter';
 import type { ItemOf, ShelfItem, ShelfItemId } from '../stock';
 import type { MixQuestion } from './mix-question';
 
@@ -38,7 +39,7 @@ export function shelfQuestion(
     (item): item is ItemOf<'glitter'> =>
       item.kind === 'glitter' &&
       !wish.without.includes(item.id) &&
-      (!wish.onlyFine || item.flake.cut <= FINE_CUT || wish.keep.includes(item.id)) &&
+      (!wish.onlyFine || coarsestCut(item.flake) <= FINE_CUT || wish.keep.includes(item.id)) &&
       (!wish.onlyLeft || item.left === null || item.left >= wish.step),
   );
   return {

@@ -1,5 +1,5 @@
 import type { Blend } from '../design';
-import { faceShares, flakeDepth, flakesPerMl, gramsPerMl, typicalFlake, type Part } from '../glitter';
+import { coarsestCut, cutText, faceShares, flakeDepth, flakesPerMl, gramsPerMl, typicalFlake, type Part } from '../glitter';
 import { itemOf, shareSpread, type ShelfItem } from '../stock';
 import type { ReadyBlend } from '../coats';
 import type { PlannedPart } from './plan';
@@ -23,6 +23,7 @@ export function readyBlend(blend: Blend, areaName: string, area: number, shelf: 
         name: 'no longer on the shelf',
         colour: '#cccccc',
         cut: null,
+        cuts: '?',
         ml: poured,
         grams: 0,
         gramsPerMl: flake.density * flake.solidShare,
@@ -38,7 +39,8 @@ export function readyBlend(blend: Blend, areaName: string, area: number, shelf: 
       item: id,
       name: jar.name,
       colour: jar.flake.colour,
-      cut: jar.flake.cut,
+      cut: coarsestCut(jar.flake),
+      cuts: cutText(jar.flake),
       ml: poured,
       grams: poured * weight,
       gramsPerMl: weight,
@@ -52,6 +54,7 @@ export function readyBlend(blend: Blend, areaName: string, area: number, shelf: 
     area: blend.area,
     areaName,
     parts,
+    finishes: jars.flatMap(({ jar }) => (jar ? [jar.finish] : [])),
     unsure: jars.flatMap(({ jar, ml }) =>
       jar ? [{ glitter: jar.flake, ml, name: jar.name, spread: shareSpread[jar.basis] }] : [],
     ),
@@ -60,6 +63,6 @@ export function readyBlend(blend: Blend, areaName: string, area: number, shelf: 
     grams: planned.reduce((sum, part) => sum + part.grams, 0),
     poured: area > 0 ? flakeDepth(parts, area).depth : 0,
     thickness: parts.reduce((sum, part, i) => sum + shares[i] * part.glitter.thickness, 0),
-    coarsest: Math.max(0, ...parts.map((part) => part.glitter.cut)),
+    coarsest: Math.max(0, ...parts.map((part) => coarsestCut(part.glitter))),
   };
 }

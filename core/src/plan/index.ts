@@ -7,4 +7,6 @@ export * from './usual-coats';
 export type { Spread } from './spread';
 export * from './scaled-blend';
 export * from './compare-blends';
+export * from './held-by-ways';
+export * from './blend-over';
 export { handlePatch, layoutOf, layoutWeight } from './layout-stage';

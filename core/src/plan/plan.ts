@@ -1,5 +1,6 @@
 import type { Finding } from '../check';
 import type { Lab } from '../colour';
+import type { InkDose } from '../ink';
 import type { Look } from '../field/look';
 import type { Region } from '../regions';
 import type { AreaId, AreaKindName } from '../areas';
@@ -60,7 +61,10 @@ export interface PlannedPart {
   readonly item: ShelfItemId;
   readonly name: string;
   readonly colour: string;
+  /** the coarsest, mm; null of a jar that is gone */
   readonly cut: number | null;
+  /** as one says it: `0.4 mm`, `0.2–1 mm` */
+  readonly cuts: string;
   readonly ml: number;
   readonly grams: number;
   readonly gramsPerMl: number;
@@ -138,7 +142,7 @@ export interface PlannedCoat {
   readonly thickness: number | null;
   readonly mix: PlannedMix | null;
   readonly pours: readonly PlannedPour[];
-  readonly drops: { readonly ink: string; readonly count: number; readonly load: number } | null;
+  readonly drops: { readonly ink: string; readonly count: number; readonly load: number; readonly dose: InkDose } | null;
   /** minutes at the bench, and minutes to wait after */
   readonly handsOn: number;
   readonly wait: { readonly minutes: number; readonly until: string };
@@ -167,7 +171,7 @@ export interface PlanTotals {
     readonly mix: number;
     readonly grams: number;
   }[];
-  readonly inks: readonly { readonly item: ShelfItemId; readonly name: string; readonly drops: number }[];
+  readonly inks: readonly { readonly item: ShelfItemId; readonly name: string; readonly drops: number; readonly dose: InkDose }[];
   readonly resinMl: number;
   readonly resinGrams: number;
   readonly mixes: number;

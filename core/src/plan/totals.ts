@@ -35,7 +35,7 @@ export function totalsOf(design: Design, steps: readonly Step[], shelf: readonly
     }
     if (planned.drops && coat.kind === 'ink') {
       const drops = (inks.get(coat.ink)?.drops ?? 0) + planned.drops.count;
-      inks.set(coat.ink, { item: coat.ink, name: planned.drops.ink, drops });
+      inks.set(coat.ink, { item: coat.ink, name: planned.drops.ink, drops, dose: planned.drops.dose });
     }
   }
   const sum = (values: Iterable<number>) => [...values].reduce((total, value) => total + value, 0);

@@ -1,7 +1,7 @@
 import type { ShelfItem, ShelfKind } from '../stock';
 
-/** How a cell is read: as words, as a figure (with a factor to the item's own unit), as a colour. */
-export type ColumnRead = 'words' | 'colour' | number;
+/** How a cell is read: as words, as a figure (with a factor to the item's own unit), as a colour, as cuts with shares. */
+export type ColumnRead = 'words' | 'colour' | 'cuts' | number;
 
 /** One thing a table of the shelf can say of an item. */
 export interface ShelfColumn {
@@ -15,7 +15,9 @@ export interface ShelfColumn {
   readonly hints: readonly string[];
 }
 
-const all: readonly ShelfKind[] = ['glitter', 'ink', 'paint', 'resin', 'glue'];
+const all: readonly ShelfKind[] = ['glitter', 'ink', 'paint', 'resin', 'glue', 'film'];
+/** what is counted in ml */
+const poured = all.filter((kind) => kind !== 'film');
 const column = (
   name: string,
   path: string,
@@ -28,8 +30,9 @@ const column = (
 export const shelfColumns: readonly ShelfColumn[] = [
   column('kind', 'kind', all, 'words', ['type of item', 'category', 'material']),
   column('name', 'name', all, 'words', ['title', 'product', 'item', 'label']),
-  column('colour', 'colour', ['glitter', 'ink', 'paint'], 'colour', ['color', 'hex', 'farbe']),
+  column('colour', 'colour', ['glitter', 'ink', 'paint', 'film'], 'colour', ['color', 'hex', 'farbe']),
   column('cut_mm', 'flake.cut', ['glitter'], 1, ['cut', 'size', 'mm']),
+  column('other_cuts', 'flake.mixed', ['glitter'], 'cuts', ['mixed']),
   column('flakes', 'flake.kind', ['glitter'], 'words', ['transparency']),
   column('finish', 'finish', ['glitter'], 'words', ['effect']),
   column('opacity_percent', 'flake.opacity', ['glitter'], 0.01, ['opacity']),
@@ -37,9 +40,9 @@ export const shelfColumns: readonly ShelfColumn[] = [
   column('solid_percent', 'flake.solidShare', ['glitter'], 0.01, ['solid']),
   column('flake_g_per_ml', 'flake.density', ['glitter'], 1, ['density']),
   column('basis', 'basis', ['glitter'], 'words'),
-  column('left_ml', 'left', all, 1, ['left', 'stock', 'amount', 'quantity', 'ml']),
+  column('left_ml', 'left', poured, 1, ['left', 'stock', 'amount', 'quantity', 'ml']),
   column('paid', 'paid', all, 1, ['price', 'cost']),
-  column('full_ml', 'full', all, 1, ['full', 'volume', 'content']),
+  column('full_ml', 'full', poured, 1, ['full', 'volume', 'content']),
   column('opened', 'opened', all, 'words', ['date']),
   column('lot', 'lot', all, 'words', ['batch', 'charge']),
   column('note', 'note', all, 'words', ['comment', 'remark', 'description']),
@@ -61,6 +64,12 @@ export const shelfColumns: readonly ShelfColumn[] = [
   column('hold', 'hold', ['glue'], 1),
   column('open_from_min', 'open.0', ['glue'], 1),
   column('open_until_min', 'open.1', ['glue'], 1),
+  column('left_sheets', 'left', ['film'], 1, ['sheets']),
+  column('full_sheets', 'full', ['film'], 1),
+  column('film_type', 'type', ['film'], 'words'),
+  column('width_mm', 'width', ['film'], 1, ['width']),
+  column('length_mm', 'length', ['film'], 1, ['length']),
+  column('film_um', 'thickness', ['film'], 1),
 ];
 
 /** Where a column's value stands in an item of a kind; a glitter's colour is its flakes'. */

@@ -2,6 +2,7 @@ import { readHex } from '../colour';
 import { faultsOf, type Fault } from '../design';
 import { shelfItemSchema, startingItem, withCut, type ItemOf, type ShelfItem, type ShelfKind } from '../stock';
 import { readFigure, tidy } from '../units';
+import { readCuts } from './cuts-cell';
 import { shelfColumns, withCell, type ShelfColumn } from './columns';
 import type { ShelfTable, TableMapping } from './read-table';
 
@@ -19,7 +20,7 @@ export interface TableItems {
   readonly faults: readonly Fault[];
 }
 
-const kinds: readonly ShelfKind[] = ['glitter', 'ink', 'paint', 'resin', 'glue'];
+const kinds: readonly ShelfKind[] = ['glitter', 'ink', 'paint', 'resin', 'glue', 'film'];
 const kindNames: Readonly<Record<string, ShelfKind>> = Object.fromEntries(
   kinds.flatMap((kind) => [
     [kind, kind],
@@ -57,7 +58,7 @@ export function itemsOfTable(
     if (!kind) {
       faults.push({
         path: `line ${line}`,
-        sentence: `“${cells.get('kind') ?? ''}” is no kind of item: write glitter, ink, paint, resin or glue.`,
+        sentence: `“${cells.get('kind') ?? ''}” is no kind of item: write glitter, ink, paint, resin, glue or film.`,
       });
       return;
     }
@@ -93,6 +94,7 @@ function itemOfCells(start: ShelfItem, cells: ReadonlyMap<string, string>): Shel
 }
 
 function valueOf({ read, path }: ShelfColumn, cell: string): unknown {
+  if (read === 'cuts') return readCuts(cell) ?? cell;
   if (read === 'colour') return readHex(cell) ?? cell;
   if (read === 'words')
     return path === 'flake.kind' ? (flakeNames[cell.toLowerCase()] ?? cell.toLowerCase()) : wordsOf(path, cell);

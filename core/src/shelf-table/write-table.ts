@@ -1,6 +1,8 @@
 import Papa from 'papaparse';
 import { tidy } from '../units';
 import type { ShelfItem } from '../stock';
+import type { Glitter } from '../glitter';
+import { cutsCell } from './cuts-cell';
 import { cellOf, shelfColumns } from './columns';
 
 /** The shelf as a table, a row an item. Cells that a spreadsheet would run as formulas are quoted. */
@@ -8,6 +10,7 @@ export function shelfCsv(items: readonly ShelfItem[]): string {
   const rows = items.map((item) =>
     shelfColumns.map((column) => {
       const value = cellOf(item, column);
+      if (column.read === 'cuts') return cutsCell(value as Glitter['mixed']);
       if (typeof value === 'number' && typeof column.read === 'number') return tidy(value / column.read);
       return value ?? '';
     }),

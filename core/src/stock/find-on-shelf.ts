@@ -1,3 +1,4 @@
+import { cutsOf } from '../glitter';
 import { deltaE2000, labOf, reflectanceOf } from '../colour';
 import type { ShelfItem } from './shelf-item';
 import { colourOf } from './starting-item';
@@ -18,7 +19,7 @@ export interface FoundItem {
   readonly difference: number | null;
 }
 
-const coloured = (item: ShelfItem): boolean => item.kind === 'glitter' || item.kind === 'ink' || item.kind === 'paint';
+const coloured = (item: ShelfItem): boolean => item.kind !== 'resin' && item.kind !== 'glue';
 
 /**
  * Items that fit a search: in their own order, or by colour, the nearest first.
@@ -36,7 +37,10 @@ export function foundOnShelf(
       const text = `${item.name} ${item.note} ${item.lot} ${factOf(item)}`.toLowerCase();
       return wanted.every((word) => text.includes(word));
     })
-    .filter((item) => cut === null || (item.kind === 'glitter' && item.flake.cut >= cut[0] && item.flake.cut <= cut[1]))
+    .filter(
+      (item) =>
+        cut === null || (item.kind === 'glitter' && cutsOf(item.flake).some((one) => one.cut >= cut[0] && one.cut <= cut[1])),
+    )
     .filter((item) => target === null || coloured(item))
     .map((item) => ({
       item,

@@ -1,4 +1,5 @@
 export * from './shelf-item';
+export * from './shelf-group';
 export * from './glue-ways';
 export * from './starting-item';
 export * from './leftover-mix';

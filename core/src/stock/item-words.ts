@@ -1,4 +1,4 @@
-import { facePerMl, flakesPerMl, gramsPerMl } from '../glitter';
+import { cutText, facePerMl, flakesPerMl, gramsPerMl } from '../glitter';
 import { aboutText, percentText } from '../units';
 import { shareSpread } from './certainty';
 import { glueWayFacts } from './glue-ways';
@@ -8,9 +8,11 @@ import type { ItemOf, ShelfItem } from './shelf-item';
 export function factOf(item: ShelfItem): string {
   switch (item.kind) {
     case 'glitter':
-      return `${item.flake.cut} mm, ${{ solid: 'opaque', tinted: 'see-through', opal: 'opal' }[item.flake.kind]}, ${item.finish}`;
+      return `${cutText(item.flake)}, ${{ solid: 'opaque', tinted: 'see-through', opal: 'opal' }[item.flake.kind]}, ${item.finish}`;
     case 'ink':
       return item.type;
+    case 'film':
+      return `${item.type}, ${item.width} × ${item.length} mm`;
     case 'paint':
       return `dry in ${item.dryMinutes} min`;
     case 'resin':

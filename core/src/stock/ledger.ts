@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { tidy } from '../units';
-import type { ShelfItem } from './shelf-item';
+import { countedIn, type ShelfItem } from './shelf-item';
 
 /** Why stock came or went; a maker may write another reason. */
 export const ledgerReasons = ['used on a cup', 'bought', 'counted anew', 'spilt', 'given away'] as const;
@@ -27,9 +27,12 @@ export class LedgerError extends Error {
  * @throws LedgerError when more goes than there is, or the amount is none
  */
 export function afterChange<Item extends ShelfItem>(item: Item, why: string, ml: number): Item {
-  if (!(ml >= 0)) throw new LedgerError('Type how many ml, as a figure of 0 or more; the reason says which way it went.');
+  if (!(ml >= 0))
+    throw new LedgerError(`Type how many ${countedIn(item)}, as a figure of 0 or more; the reason says which way it went.`);
   const left = tidy(why === 'counted anew' ? ml : (item.left ?? 0) + (why === 'bought' ? ml : -ml));
   if (left < 0)
-    throw new LedgerError(`There are ${item.left ?? 0} ml of ${item.name}; ${ml} ml can’t go. Count it anew if there is more.`);
+    throw new LedgerError(
+      `There are ${item.left ?? 0} ${countedIn(item)} of ${item.name}; ${ml} can’t go. Count it anew if there is more.`,
+    );
   return { ...item, left };
 }

@@ -1,5 +1,5 @@
 import { hexOf, mixSpectra } from '../colour';
-import { facePerMl, faceShares, flakeFilm, hides, type Glitter, type Part } from '../glitter';
+import { cutsOf, facePerMl, faceShares, flakeFilm, hides, type Glitter, type Part } from '../glitter';
 import type { ItemOf, ShelfItemId } from './shelf-item';
 
 /**
@@ -26,11 +26,27 @@ export function mixedGlitter(parts: readonly Part[]): Glitter {
     colour: hexOf(reflected.map((value) => value / opacity)),
     kind: opal > 0.5 ? 'opal' : parts.every(({ glitter }) => hides(glitter)) ? 'solid' : 'tinted',
     opacity,
-    cut: Number(byFace((glitter) => glitter.cut).toFixed(2)),
+    ...cutsOfMix(parts, shares),
     solidShare,
     thickness: (solidShare * 10000) / byMl(facePerMl),
     density: byMl((glitter) => glitter.solidShare * glitter.density) / solidShare,
   };
+}
+
+/** A jar takes so many cuts beside its main one. */
+const FURTHER = 5;
+/** Below this share a cut isn't noted. */
+const SPECK = 0.01;
+
+/** The cuts of all parts with what each has of the face, most first. */
+function cutsOfMix(parts: readonly Part[], shares: readonly number[]): Pick<Glitter, 'cut' | 'mixed'> {
+  const sums = new Map<number, number>();
+  parts.forEach(({ glitter }, i) => {
+    for (const { cut, share } of cutsOf(glitter)) sums.set(cut, (sums.get(cut) ?? 0) + share * shares[i]);
+  });
+  const [[cut], ...others] = [...sums].sort(([, one], [, other]) => other - one);
+  const mixed = others.filter(([, share]) => share >= SPECK).slice(0, FURTHER);
+  return mixed.length === 0 ? { cut } : { cut, mixed: mixed.map(([other, share]) => ({ cut: other, share })) };
 }
 
 /** What is left of a mix as a jar of its own. */

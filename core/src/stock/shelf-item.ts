@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { hexSchema } from '../colour';
-import { glitterSchema } from '../glitter';
+import { finishes, glitterSchema } from '../glitter';
 import { bases } from './certainty';
 
 export const shelfItemIdSchema = z.string().trim().min(1, 'An item needs an id.').max(64).brand<'ShelfItemId'>();
@@ -30,8 +30,6 @@ const shared = {
 };
 
 const minutes = z.number().min(0, 'Minutes can’t be negative.').max(20000, 'That is longer than two weeks. Check it.');
-
-export const finishes = ['metallic', 'matte', 'holographic', 'neon', 'glow', 'clear'] as const;
 
 const glitterItem = z.strictObject({
   kind: z.literal('glitter'),
@@ -84,15 +82,32 @@ const glueItem = z.strictObject({
   dryMinutes: minutes,
 });
 
+export const filmTypes = ['clear', 'opaque', 'printed', 'metallic', 'layered'] as const;
+
+/** Sheets and strips to cut decals, windows and bands from; `left` and `full` count sheets, lengths are mm. */
+const filmItem = z.strictObject({
+  kind: z.literal('film'),
+  ...shared,
+  type: z.enum(filmTypes, { error: 'A film is clear, opaque, printed, metallic or layered.' }),
+  colour: hexSchema,
+  width: z.number().min(1, 'A sheet is at least 1 mm wide.').max(3000, 'A sheet is at most 3 m wide.'),
+  length: z.number().min(1, 'A sheet is at least 1 mm long.').max(100000, 'A roll is at most 100 m long.'),
+  /** µm */
+  thickness: z.number().min(5, 'A film is at least 5 µm thick.').max(2000, 'A film is at most 2 mm thick.'),
+});
+
 /** Anything on the shelf that a design can use. Volumes ml, times minutes at 21 °C. */
-export const shelfItemSchema = z.discriminatedUnion('kind', [glitterItem, inkItem, paintItem, resinItem, glueItem], {
-  error: 'A shelf item is a glitter, ink, paint, resin or glue.',
+export const shelfItemSchema = z.discriminatedUnion('kind', [glitterItem, inkItem, paintItem, resinItem, glueItem, filmItem], {
+  error: 'A shelf item is a glitter, ink, paint, resin, glue or film.',
 });
 export type ShelfItem = z.infer<typeof shelfItemSchema>;
 export type ShelfKind = ShelfItem['kind'];
 export type ItemOf<Kind extends ShelfKind> = Extract<ShelfItem, { kind: Kind }>;
 
-/** What a ml of an item cost; null when its price or size isn't known. */
+/** What an item is counted in. */
+export const countedIn = ({ kind }: Pick<ShelfItem, 'kind'>): 'ml' | 'sheets' => (kind === 'film' ? 'sheets' : 'ml');
+
+/** What a ml (of a film, a sheet) of an item cost; null when its price or size isn't known. */
 export const costPerMl = ({ paid, full }: ShelfItem): number | null => (paid === null || full === null ? null : paid / full);
 
 /** The item a design names, when it is still there and of the kind that is wanted. */

@@ -1,22 +1,46 @@
 import { typicalFlake } from '../glitter';
-import type { ItemOf, ShelfItem, ShelfItemId, ShelfKind } from './shelf-item';
+import type { ItemOf, ShelfItem, ShelfItemId } from './shelf-item';
+import type { ShelfGroup } from './shelf-group';
 
 /** A new item of a kind, with the values makers would call usual; to be corrected from its label. */
-export function startingItem(kind: ShelfKind, id: string): ShelfItem {
+export function startingItem(group: ShelfGroup, id: string): ShelfItem {
   const shared = { id: id as ShelfItemId, note: '', left: null, paid: null, full: null, opened: null, lot: '' };
-  switch (kind) {
+  switch (group) {
     case 'glitter':
       return {
-        kind,
+        kind: group,
         ...shared,
         name: 'New glitter',
         finish: 'metallic',
         basis: 'typical',
         flake: { colour: '#d98a2f', kind: 'solid', opacity: 1, cut: 0.4, ...typicalFlake(0.4) },
       };
+    case 'pearl':
+      return {
+        kind: 'ink',
+        ...shared,
+        name: 'New pearl',
+        type: 'pearl',
+        colour: '#d9c7a3',
+        hiding: 0.5,
+        referenceLoad: 2,
+        referenceFilm: 0.35,
+        dropMl: 0.1,
+      };
+    case 'film':
+      return {
+        kind: group,
+        ...shared,
+        name: 'New film',
+        type: 'clear',
+        colour: '#f2f2ee',
+        width: 210,
+        length: 297,
+        thickness: 80,
+      };
     case 'ink':
       return {
-        kind,
+        kind: group,
         ...shared,
         name: 'New ink',
         type: 'dye',
@@ -27,10 +51,10 @@ export function startingItem(kind: ShelfKind, id: string): ShelfItem {
         dropMl: 0.04,
       };
     case 'paint':
-      return { kind, ...shared, name: 'New paint', colour: '#8c3a1f', dryMinutes: 30 };
+      return { kind: group, ...shared, name: 'New paint', colour: '#8c3a1f', dryMinutes: 30 };
     case 'resin':
       return {
-        kind,
+        kind: group,
         ...shared,
         name: 'New resin',
         ratio: [1, 1],
@@ -41,7 +65,7 @@ export function startingItem(kind: ShelfKind, id: string): ShelfItem {
         sandAfter: 480,
       };
     case 'glue':
-      return { kind, ...shared, name: 'New glue', way: 'brush-on', hold: 1.4, open: [3, 5], dryMinutes: 60 };
+      return { kind: group, ...shared, name: 'New glue', way: 'brush-on', hold: 1.4, open: [3, 5], dryMinutes: 60 };
   }
 }
 
@@ -58,6 +82,7 @@ export function colourOf(item: ShelfItem): string {
       return item.flake.colour;
     case 'ink':
     case 'paint':
+    case 'film':
       return item.colour;
     case 'resin':
       return '#f3ead9';

@@ -50,6 +50,9 @@ export function amountFigure(ml: number, units: Units, gramsPerMl: number): stri
 
 export const amountUnit = (units: Units): string => ({ ml: 'ml', teaspoon: 'tsp', gram: 'g' })[units.amount];
 
+/** How many parts of a mix, `1`, `2.5`. */
+export const partsText = (parts: number): string => String(Number(parts.toFixed(2)));
+
 export const gramText = (grams: number): string => `${fixed(grams, grams < 100 ? 1 : 0)} g`;
 
 export function temperatureText(celsius: number, units: Units): string {

@@ -1,8 +1,6 @@
+import { CHUNKY } from '../../glitter';
 import { glueWayFacts } from '../../stock';
 import { stepsOfKind, type Rule } from '../finding';
-
-/** Flakes from here on are called chunky, mm. */
-export const CHUNKY = 0.8;
 
 export const chunkyGlue: Rule = {
   name: 'chunky glitter in thin glue',

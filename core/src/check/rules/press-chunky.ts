@@ -1,6 +1,6 @@
 import { listText } from '../../units';
 import { areasWhere, reaches, stepsOfKind, type Rule } from '../finding';
-import { CHUNKY } from './chunky-glue';
+import { CHUNKY } from '../../glitter';
 
 export const pressChunky: Rule = {
   name: 'press chunky flakes',

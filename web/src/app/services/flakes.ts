@@ -1,14 +1,13 @@
 import { Injectable } from '@angular/core';
 import type { FlakeField } from '@aurantia/core';
-import { Observable } from 'rxjs';
-import type { FlakeRequest } from '../workers/flake-request';
+import { Observable, type Subscriber } from 'rxjs';
+import { STOP, type FlakeReply, type FlakeRequest } from '../workers/flake-request';
 import { newFlakeWorker } from '../workers/new-worker';
 
 interface Job {
   readonly slot: string;
   readonly request: FlakeRequest;
-  done(field: FlakeField): void;
-  failed(error: Error): void;
+  readonly page: Subscriber<FlakeField>;
 }
 
 /** Hands flake pictures to the worker, one at a time; a newer wish for the same slot replaces an older. */
@@ -18,19 +17,15 @@ export class Flakes {
   private queue: Job[] = [];
   private running: Job | null = null;
 
-  /** Emits once. Unsubscribing takes the wish back. */
+  /** Emits the picture while flakes fall and once all lie. Unsubscribing takes the wish back, or stops the work on it. */
   picture(slot: string, request: FlakeRequest): Observable<FlakeField> {
-    return new Observable((subscriber) => {
-      const job: Job = {
-        slot,
-        request,
-        done: (field) => (subscriber.next(field), subscriber.complete()),
-        failed: (error) => subscriber.error(error),
-      };
+    return new Observable((page) => {
+      const job: Job = { slot, request, page };
       this.queue = [...this.queue.filter((one) => one.slot !== slot), job];
       this.next();
       return () => {
         this.queue = this.queue.filter((one) => one !== job);
+        if (this.running === job) this.worker?.postMessage(STOP);
       };
     });
   }
@@ -41,8 +36,14 @@ export class Flakes {
     if (!job) return;
     this.running = job;
     const worker = (this.worker ??= newFlakeWorker());
-    worker.onmessage = ({ data }: MessageEvent<FlakeField>) => this.finish(() => job.done(data));
-    worker.onerror = (event) => this.finish(() => job.failed(new Error(event.message)));
+    worker.onmessage = ({ data }: MessageEvent<FlakeReply>) => {
+      if ('field' in data) {
+        job.page.next(data.field);
+        if (data.field.done === 1) this.finish(() => job.page.complete());
+      } else if ('sentence' in data) this.finish(() => job.page.error(new Error(data.sentence)));
+      else this.finish(() => undefined);
+    };
+    worker.onerror = (event) => this.finish(() => job.page.error(new Error(event.message)));
     worker.postMessage(job.request);
   }
 

@@ -1,4 +1,4 @@
-import type { Cup, FieldPlan } from '@aurantia/core';
+import type { Cup, FieldPlan, FlakeField } from '@aurantia/core';
 
 /** What a page asks of the flake worker. */
 export type FlakeRequest =
@@ -10,3 +10,8 @@ export type FlakeRequest =
       readonly side: number;
       readonly pixelsPerMm: number;
     };
+
+/** What it says back: the picture again and again while flakes fall, the last with all of them; or why there is none. */
+export type FlakeReply = { readonly field: FlakeField } | { readonly stopped: true } | { readonly sentence: string };
+
+export const STOP = 'stop';

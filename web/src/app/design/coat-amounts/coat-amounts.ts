@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { amountText, areaText, gramText, percentText, thicknessText, type PlannedCoat } from '@aurantia/core';
+import { amountText, areaText, countText, gramText, percentText, thicknessText, type PlannedCoat } from '@aurantia/core';
 import { MaterialGlyph } from '../../parts/glyphs/material-glyph';
 import { WorkshopMemory } from '../../services/workshop';
 
@@ -29,7 +29,7 @@ import { WorkshopMemory } from '../../services/workshop';
         </div>
         @if (coat().drops; as drops) {
           <div>
-            <span>{{ drops.ink }}</span><b>{{ drops.count }} {{ drops.count === 1 ? 'drop' : 'drops' }}</b>
+            <span>{{ drops.ink }}</span><b>{{ doses() }}</b>
             <small>{{ load() }} of the resin</small>
           </div>
         }
@@ -66,6 +66,7 @@ export class CoatAmounts {
     const { area, thickness } = this.coat();
     return `On ${areaText(area ?? 0, this.memory.units())}${thickness === null ? '' : `, ${thicknessText(thickness)} thick`}`;
   });
+  protected readonly doses = computed(() => countText(this.coat().drops?.count ?? 0, this.coat().drops?.dose ?? 'drop'));
   protected readonly load = computed(() => percentText((this.coat().drops?.load ?? 0) / 100, 1));
   protected readonly mix = computed(() => {
     const { mix } = this.coat();

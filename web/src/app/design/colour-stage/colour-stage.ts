@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, model, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, model, signal } from '@angular/core';
 import { MatMenuModule } from '@angular/material/menu';
 import {
   amountText,
@@ -7,6 +7,7 @@ import {
   itemOf,
   percentText,
   withBlendFrom,
+  withFactor,
   withPart,
   withPartMl,
   withParts,
@@ -19,6 +20,7 @@ import {
   type ShelfItemId,
 } from '@aurantia/core';
 import { AmountStepper } from '../../parts/fields/amount-stepper';
+import { NumberField } from '../../parts/fields/number-field';
 import { AreaPipe, SharePipe, SpanPipe } from '../../parts/fields/unit-pipes';
 import { MaterialGlyph } from '../../parts/glyphs/material-glyph';
 import { WorkshopMemory } from '../../services/workshop';
@@ -27,6 +29,7 @@ import { DesignSession } from '../session';
 import { BlendLooks } from './blend-looks/blend-looks';
 import { CompareBlends } from './compare-blends/compare-blends';
 import { FindMix } from './find-mix/find-mix';
+import { HeldByGlue } from './held-by-glue/held-by-glue';
 import { LeftoverMix } from './leftover-mix/leftover-mix';
 import { ScaleBlend } from './scale-blend/scale-blend';
 
@@ -38,6 +41,8 @@ const kindWords = { solid: 'opaque', tinted: 'see-through', opal: 'opal' } as co
   imports: [
     MatMenuModule,
     AmountStepper,
+    NumberField,
+    HeldByGlue,
     MaterialGlyph,
     BlendLooks,
     CompareBlends,
@@ -60,16 +65,20 @@ export class ColourStage {
   readonly plan = input.required<Plan>();
   readonly chosen = model<string | null>(null);
 
-  protected readonly tab = signal<'blend' | 'find' | 'compare'>('blend');
+  protected readonly tab = signal<'blend' | 'find' | 'glue' | 'compare'>('blend');
   protected readonly tabs = [
     { tab: 'blend', name: 'Blend' },
     { tab: 'find', name: 'Find a mix' },
+    { tab: 'glue', name: 'Glue' },
     { tab: 'compare', name: 'Compare' },
   ] as const;
   protected readonly refused = signal<{ item: string; sentence: string } | null>(null);
   protected readonly area = computed(() => this.plan().areas.areas.find(({ id }) => id === this.chosen()) ?? null);
   protected readonly blend = computed(() => this.plan().blends.find((blend) => blend.area === this.chosen()) ?? null);
   protected readonly unit = computed(() => amountUnit(this.memory.units()));
+  /** ml of one part, while amounts are read in parts; each area starts in the maker's unit */
+  protected readonly onePart = linkedSignal<string | null, number | null>({ source: this.chosen, computation: () => null });
+  protected readonly partWrong = signal<string | null>(null);
   protected readonly rows = computed(() => {
     const shelf = this.memory.shelf();
     return (this.blend()?.parts ?? []).map((part) => {
@@ -118,6 +127,22 @@ export class ColourStage {
   protected set(item: ShelfItemId, ml: number): void {
     const sentence = this.onArea((design, area) => withPartMl(design, area, item, ml));
     this.refused.set(sentence ? { item, sentence } : null);
+  }
+
+  /** To parts and back; the least of the mix counts as one. */
+  protected inParts(): void {
+    const parts = this.blend()?.parts ?? [];
+    this.partWrong.set(null);
+    this.onePart.set(this.onePart() === null && parts.length > 0 ? Math.min(...parts.map(({ ml }) => ml)) : null);
+  }
+
+  /** Another size of one part: the mix stays, its amount follows. */
+  protected resize(ml: number): void {
+    const before = this.onePart();
+    if (before === null) return;
+    const sentence = ml > 0 ? this.onArea((design, area) => withFactor(design, area, ml / before)) : 'A part is above nothing.';
+    this.partWrong.set(sentence);
+    if (sentence === null) this.onePart.set(ml);
   }
 
   protected takeOut(item: ShelfItemId): void {

@@ -20,6 +20,7 @@ import { Notices } from '../../services/notices';
 import { WorkshopMemory } from '../../services/workshop';
 import type { LatheCup } from './lathe-cup';
 import { AreaHandleDirective, type HandleMove } from '../area-handle/area-handle';
+import { SharePipe } from '../fields/unit-pipes';
 import { paintEdges, placeSeenAt, seenAt, type CupEdges } from './cup-lines';
 import { paintCup } from './paint-cup';
 import { radiusAt, rowOf, stanceIn, topOf, type Stance } from './projection';
@@ -32,7 +33,7 @@ const QUIET = 350;
 /** The cup, large and turning, with a ruler and the edges of its areas. */
 @Component({
   selector: 'au-cup-view',
-  imports: [AreaHandleDirective],
+  imports: [AreaHandleDirective, SharePipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cup-view.html',
   styleUrl: './cup-view.scss',
@@ -58,6 +59,9 @@ export class CupView {
   protected readonly turn = signal(0);
   protected readonly field = signal<FlakeField | null>(null);
   protected readonly busy = signal(true);
+  /** 0..1 of the flakes that lie, of a picture under work */
+  protected readonly share = signal(0);
+  private readonly fallen = computed(() => this.field()?.done ?? 0);
   /** 'solid' on the graphics card, 'flat' without one, null until known */
   protected readonly way = signal<'solid' | 'flat' | null>(null);
   private lathe: LatheCup | null = null;
@@ -202,6 +206,7 @@ export class CupView {
   private ask(plan: Plan, cup: Cup, pixelsPerMm: number): void {
     if (this.size().width === 0) return;
     this.busy.set(true);
+    this.share.set(0);
     this.wish?.unsubscribe();
     // While a hand drags, the last picture stays; dropping flakes for each step would only slow the hand.
     const pause = untracked(this.field) === null || plan.areas === this.asked ? 0 : QUIET;
@@ -210,8 +215,10 @@ export class CupView {
       .pipe(switchMap(() => this.flakes.picture('cup', { what: 'cup', plan: fieldPlanOf(plan), cup, pixelsPerMm })))
       .subscribe({
         next: (field) => {
-          this.field.set(field);
-          this.busy.set(false);
+          // Flakes are watched as they fall on a cup never seen; later the last picture stays until they lie.
+          if (field.done === 1 || untracked(this.fallen) < 1) this.field.set(field);
+          this.busy.set(field.done < 1);
+          this.share.set(field.done);
         },
         error: (error: unknown) => this.notices.failed(error),
       });

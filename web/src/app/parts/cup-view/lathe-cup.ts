@@ -1,9 +1,9 @@
-import type { FlakeField, Station } from '@aurantia/core';
+import { cupLight, litField, type FlakeField, type Station } from '@aurantia/core';
 import {
   AmbientLight,
   BackSide,
-  CanvasTexture,
   Color,
+  DataTexture,
   DirectionalLight,
   DoubleSide,
   LatheGeometry,
@@ -30,6 +30,11 @@ export class LatheCup {
   private readonly camera = new OrthographicCamera();
   private readonly wallMaterial = new MeshStandardMaterial({ roughness: 0.3, metalness: 0 });
   private wall: Mesh | null = null;
+  private field: FlakeField | null = null;
+  private picture: DataTexture | null = null;
+  private pixels = new Uint8ClampedArray(0);
+  /** the turn the picture is lit for; null when it has to be lit anew */
+  private litAt: number | null = null;
   private readonly furniture: Mesh[] = [];
 
   /** @throws Error where there is no WebGL; the caller then paints flat */
@@ -57,7 +62,7 @@ export class LatheCup {
     const geometry = new LatheGeometry(profile, ROUND, Math.PI, 2 * Math.PI);
     const uv = geometry.getAttribute('uv');
     const position = geometry.getAttribute('position');
-    for (let i = 0; i < uv.count; i += 1) uv.setY(i, position.getY(i) / top);
+    for (let i = 0; i < uv.count; i += 1) uv.setY(i, 1 - position.getY(i) / top);
     this.wall = new Mesh(geometry, this.wallMaterial);
     const inside = new Mesh(
       new LatheGeometry(
@@ -77,21 +82,32 @@ export class LatheCup {
     this.scene.add(this.wall, inside, lip);
   }
 
+  /** Lays a picture of flakes round the wall. */
   wrap(field: FlakeField): void {
-    const picture = document.createElement('canvas');
-    picture.width = field.width;
-    picture.height = field.height;
-    picture.getContext('2d')?.putImageData(new ImageData(field.pixels, field.width, field.height), 0, 0);
-    const texture = new CanvasTexture(picture);
-    texture.colorSpace = SRGBColorSpace;
-    texture.wrapS = RepeatWrapping;
+    this.field = field;
+    this.litAt = null;
+    const { width, height } = this.picture?.image ?? {};
+    if (width === field.width && height === field.height) return;
+    this.pixels = new Uint8ClampedArray(field.width * field.height * 4);
+    const picture = new DataTexture(this.pixels, field.width, field.height);
+    picture.colorSpace = SRGBColorSpace;
+    picture.wrapS = RepeatWrapping;
     // The wrap is made as fine as the screen; smaller copies of it would only blur the flakes.
-    texture.generateMipmaps = false;
-    texture.minFilter = LinearFilter;
-    texture.magFilter = LinearFilter;
-    this.wallMaterial.map?.dispose();
-    this.wallMaterial.map = texture;
+    picture.generateMipmaps = false;
+    picture.minFilter = LinearFilter;
+    picture.magFilter = LinearFilter;
+    this.picture?.dispose();
+    this.picture = picture;
+    this.wallMaterial.map = picture;
     this.wallMaterial.needsUpdate = true;
+  }
+
+  /** Flakes flash by how they face the lights, which stay where they are while the cup turns. */
+  private light(turn: number): void {
+    if (!this.field || !this.picture || this.litAt === turn) return;
+    litField(this.field, cupLight(this.field.width, turn), this.pixels);
+    this.picture.needsUpdate = true;
+    this.litAt = turn;
   }
 
   /** Draws the cup at a stance, pixels of the canvas, turned by radians. */
@@ -110,12 +126,13 @@ export class LatheCup {
     this.camera.lookAt(0, 0, 0);
     this.camera.updateProjectionMatrix();
     if (this.wall) this.wall.rotation.y = turn;
+    this.light(turn);
     this.renderer.render(this.scene, this.camera);
   }
 
   dispose(): void {
     this.clear();
-    this.wallMaterial.map?.dispose();
+    this.picture?.dispose();
     this.wallMaterial.dispose();
     this.renderer.dispose();
   }

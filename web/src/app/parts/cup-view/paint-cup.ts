@@ -1,4 +1,4 @@
-import type { FlakeField, Station } from '@aurantia/core';
+import { cupLight, litField, type FlakeField, type Station } from '@aurantia/core';
 import { LOOK_DOWN, radiusAt, rowOf, topOf, type Stance } from './projection';
 
 /**
@@ -15,7 +15,7 @@ export function paintCup(
 ): void {
   const { width, height } = context.canvas;
   const image = context.getImageData(0, 0, width, height);
-  const wall = new Uint32Array(field.pixels.buffer, field.pixels.byteOffset, field.width * field.height);
+  const wall = new Uint32Array(litField(field, cupLight(field.width, turn)).buffer);
   const picture = image.data;
   const top = topOf(stations);
   const [cos, sin] = [Math.cos(LOOK_DOWN), Math.sin(LOOK_DOWN)];

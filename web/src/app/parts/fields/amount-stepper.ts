@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
-import { amountFigure, amountUnit, readMeasure, tidy } from '@aurantia/core';
+import { amountFigure, amountUnit, partsText, readMeasure, tidy } from '@aurantia/core';
 import { WorkshopMemory } from '../../services/workshop';
 
 /** An amount that goes up and down by the maker's spoon, by button, arrow keys or typing. */
@@ -67,18 +67,21 @@ export class AmountStepper {
   readonly label = input.required<string>();
   readonly value = input.required<number>();
   readonly gramsPerMl = input(1);
+  /** ml that count as one part; null to measure in the maker's unit */
+  readonly onePart = input<number | null>(null);
   readonly refused = input<string | null>(null);
   readonly valueChange = output<number>();
 
   private readonly unread = linkedSignal<number, string | null>({ source: this.value, computation: () => null });
   protected readonly wrong = computed(() => this.unread() ?? this.refused());
-  protected readonly least = computed(() => this.memory.settings().spoonStep);
-  protected readonly unit = computed(() => amountUnit(this.memory.units()));
+  protected readonly least = computed(() => this.onePart() ?? this.memory.settings().spoonStep);
+  protected readonly unit = computed(() => (this.onePart() === null ? amountUnit(this.memory.units()) : 'parts'));
   /** runs ahead of the owner's value, so that a held key loses no step */
   protected readonly now = linkedSignal(() => this.value());
-  protected readonly text = computed(() =>
-    amountFigure(this.refused() ? this.value() : this.now(), this.memory.units(), this.gramsPerMl()),
-  );
+  protected readonly text = computed(() => {
+    const [ml, part] = [this.refused() ? this.value() : this.now(), this.onePart()];
+    return part === null ? amountFigure(ml, this.memory.units(), this.gramsPerMl()) : partsText(ml / part);
+  });
 
   protected step(direction: 1 | -1): void {
     const spoon = this.least();
@@ -90,7 +93,9 @@ export class AmountStepper {
 
   protected typed(text: string): void {
     if (text.trim() === this.text()) return this.unread.set(null);
-    const ml = readMeasure(text, 'ml', this.memory.units(), this.gramsPerMl());
+    const part = this.onePart();
+    const read = readMeasure(text, part === null ? 'ml' : 'plain', this.memory.units(), this.gramsPerMl());
+    const ml = read === null || part === null ? read : read * part;
     this.unread.set(ml === null ? 'Type a number.' : null);
     if (ml !== null) this.valueChange.emit(tidy(ml));
   }

@@ -1,10 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import type { ShelfKind } from '@aurantia/core';
+import type { ShelfGroup } from '@aurantia/core';
 
-const outlines: Record<ShelfKind, string> = {
+const outlines: Record<ShelfGroup, string> = {
   glitter: 'M6 2h12l6 10-6 10H6L0 12z',
   ink: 'M12 1c5 7 8 10 8 14a8 8 0 0 1-16 0c0-4 3-7 8-14z',
+  pearl: 'M12 1a11 11 0 1 1 0 22a11 11 0 1 1 0-22z',
   paint: 'M1 5h22v14H1z',
+  film: 'M3 2h13l5 5v15H3z',
   resin: 'M5 2h14l-2 20H7z',
   glue: 'M2 17c4-10 6 6 10-2s6 4 10-6v9c0 3-2 4-4 4H6c-2 0-4-2-4-5z',
 };
@@ -23,7 +25,7 @@ const outlines: Record<ShelfKind, string> = {
   `,
 })
 export class MaterialGlyph {
-  readonly kind = input.required<ShelfKind>();
+  readonly kind = input.required<ShelfGroup>();
   readonly colour = input('#cdb99e');
   readonly size = input(24);
   protected readonly outline = computed(() => outlines[this.kind()]);

@@ -1,5 +1,15 @@
-import { ChangeDetectionStrategy, Component, effect, type ElementRef, inject, input, output, viewChild } from '@angular/core';
-import { fieldPlanOf, type FlakeField, type Plan } from '@aurantia/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  effect,
+  type ElementRef,
+  inject,
+  input,
+  output,
+  signal,
+  viewChild,
+} from '@angular/core';
+import { fieldPlanOf, flatLight, litField, type FlakeField, type Plan } from '@aurantia/core';
 import type { Subscription } from 'rxjs';
 import { Flakes } from '../../services/flakes';
 import { Notices } from '../../services/notices';
@@ -7,12 +17,27 @@ import { Notices } from '../../services/notices';
 /** mm of cup that the swatch shows across. */
 export const SWATCH_SIDE = 24;
 const GRAIN = 18;
+/** how far it tilts at its edges, and by a press of a key, as the light's half-way direction */
+const STEEPEST = 0.6;
+const STEP = 0.06;
 
-/** A square of an area seen close: every flake at its own size. */
+const STRAIGHT = { x: 0, y: 0 };
+
+/** A square of an area seen close: every flake at its own size, flashing as it is tilted in the light. */
 @Component({
   selector: 'au-swatch',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<canvas #canvas [attr.width]="dots" [attr.height]="dots" role="img" [attr.aria-label]="label()"></canvas>`,
+  template: `<canvas
+    #canvas
+    [attr.width]="dots"
+    [attr.height]="dots"
+    role="img"
+    tabindex="0"
+    [attr.aria-label]="label() + '. Arrow keys tilt it in the light.'"
+    (pointermove)="follow($event)"
+    (pointerleave)="tilt.set(straight)"
+    (keydown)="key($event)"
+  ></canvas>`,
   styles: `
     canvas {
       display: block;
@@ -31,7 +56,11 @@ export class Swatch {
   protected readonly dots = SWATCH_SIDE * GRAIN;
   /** the picture that was dropped, with what was counted on it */
   readonly dropped = output<FlakeField>();
+  protected readonly straight = STRAIGHT;
+  protected readonly tilt = signal(STRAIGHT);
+  private readonly field = signal<FlakeField | null>(null);
   private readonly canvas = viewChild.required<ElementRef<HTMLCanvasElement>>('canvas');
+  private readonly image = new ImageData(this.dots, this.dots);
 
   constructor() {
     effect((onCleanup) => {
@@ -44,15 +73,37 @@ export class Swatch {
       };
       const wish: Subscription = this.flakes.picture('swatch', request).subscribe({
         next: (field) => {
-          this.canvas()
-            .nativeElement.getContext('2d')
-            ?.putImageData(new ImageData(field.pixels, field.width, field.height), 0, 0);
-          this.canvas().nativeElement.dataset['painted'] = 'yes';
-          this.dropped.emit(field);
+          this.field.set(field);
+          if (field.done === 1) this.dropped.emit(field);
         },
         error: (error: unknown) => this.notices.failed(error),
       });
       onCleanup(() => wish.unsubscribe());
     });
+    effect(() => {
+      const field = this.field();
+      const { x, y } = this.tilt();
+      if (!field) return;
+      const canvas = this.canvas().nativeElement;
+      litField(field, flatLight(x, y), this.image.data);
+      canvas.getContext('2d')?.putImageData(this.image, 0, 0);
+      canvas.dataset['painted'] = 'yes';
+    });
+  }
+
+  protected follow({ clientX, clientY }: PointerEvent): void {
+    const { left, top, width, height } = this.canvas().nativeElement.getBoundingClientRect();
+    this.tilt.set({
+      x: (((clientX - left) / width) * 2 - 1) * STEEPEST,
+      y: (1 - ((clientY - top) / height) * 2) * STEEPEST,
+    });
+  }
+
+  protected key(event: KeyboardEvent): void {
+    const step = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }[event.key];
+    if (!step) return;
+    event.preventDefault();
+    const within = (value: number) => Math.max(-STEEPEST, Math.min(STEEPEST, value));
+    this.tilt.update(({ x, y }) => ({ x: within(x + step[0] * STEP), y: within(y + step[1] * STEP) }));
   }
 }

@@ -1,4 +1,4 @@
-import type { Measure, ShelfItem } from '@aurantia/core';
+import { groupOf, type Measure, type ShelfItem } from '@aurantia/core';
 
 /** A figure of a shelf item that can be typed: where it stands in the item, and how it is read. */
 export interface ItemFigure {
@@ -22,6 +22,11 @@ const figures: Record<ShelfItem['kind'], readonly ItemFigure[]> = {
     { path: 'referenceLoad', label: 'Shows this colour at', unit: '%' },
     { path: 'referenceFilm', label: 'in a film of', unit: 'mm' },
     { path: 'dropMl', label: 'One drop', unit: 'ml', digits: 3 },
+  ],
+  film: [
+    { path: 'width', label: 'Sheet, wide', unit: 'mm' },
+    { path: 'length', label: 'and long', unit: 'mm' },
+    { path: 'thickness', label: 'Thick', unit: 'µm' },
   ],
   paint: [{ path: 'dryMinutes', label: 'Dry after', unit: 'min' }],
   resin: [
@@ -51,6 +56,7 @@ export const figureAt = (item: ShelfItem, path: string): number | null =>
 /** The figures an item has, with what they are now; a glue that stays sticky has no open time. */
 export function figuresOf(item: ShelfItem): readonly (ItemFigure & { readonly value: number | null; readonly fault: string })[] {
   return figures[item.kind]
+    .map((figure) => (groupOf(item) === 'pearl' && figure.path === 'dropMl' ? { ...figure, label: 'One level scoop' } : figure))
     .filter(({ path }) => !(item.kind === 'glue' && item.open === null && path.startsWith('open')))
     .map((figure) => ({ ...figure, value: figureAt(item, figure.path), fault: figure.path.replace(/\.(\d)/, '[$1]') }));
 }

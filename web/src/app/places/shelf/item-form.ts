@@ -1,6 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output, signal } from '@angular/core';
 import {
+  countedIn,
   faultsOf,
+  filmTypes,
   finishes,
   glitterKinds,
   glueWayFacts,
@@ -16,6 +18,7 @@ import { Pick, type Option } from '../../parts/fields/pick';
 import { PhotoColour } from '../../parts/photo-colour/photo-colour';
 import { Notices } from '../../services/notices';
 import { WorkshopMemory } from '../../services/workshop';
+import { MixedCuts } from './mixed-cuts';
 import { figuresOf, withFigure } from './item-figures';
 
 const same = (values: readonly string[]): readonly Option[] => values.map((value) => ({ value, name: value }));
@@ -23,7 +26,7 @@ const same = (values: readonly string[]): readonly Option[] => values.map((value
 /** What is known of one jar. Each sound change is kept at once; a faulty one gets its sentence. */
 @Component({
   selector: 'au-item-form',
-  imports: [ColourField, NumberField, PhotoColour, Pick],
+  imports: [ColourField, MixedCuts, NumberField, PhotoColour, Pick],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './item-form.html',
   styleUrl: './item-form.scss',
@@ -47,8 +50,13 @@ export class ItemForm {
     { value: 'weighed', name: 'a weighed spoon' },
   ];
   protected readonly photo = signal(false);
-  protected readonly colourful = computed(() => ['glitter', 'ink', 'paint'].includes(this.draft().kind));
+  protected readonly colourful = computed(() => !['resin', 'glue'].includes(this.draft().kind));
   protected readonly inkTypes = same(['dye', 'pigment', 'pearl']);
+  protected readonly filmTypes = same(filmTypes);
+  protected readonly counted = computed(() => countedIn(this.draft()));
+  protected readonly cutsFault = computed(
+    () => this.faults().find(({ path }) => path.startsWith('flake.mixed'))?.sentence ?? null,
+  );
   protected readonly ways = glueWays.map((value) => ({ value, name: glueWayFacts[value].title }));
   protected readonly draft = linkedSignal(this.item);
   protected readonly figures = computed(() => figuresOf(this.draft()));

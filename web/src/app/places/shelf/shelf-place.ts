@@ -2,16 +2,18 @@ import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, sig
 import { MatMenuModule } from '@angular/material/menu';
 import {
   colourOf,
+  countedIn,
   derivedOf,
   differenceWords,
   factOf,
   FINE_CUT,
   foundOnShelf,
+  groupOf,
   insteadOf,
   restsOn,
   startingItem,
   type ShelfItem,
-  type ShelfKind,
+  type ShelfGroup,
 } from '@aurantia/core';
 import { readShelfTable, shelfCsv, TableError, type ShelfTable } from '@aurantia/core/shelf-table';
 import { v7 } from 'uuid';
@@ -24,12 +26,14 @@ import { ItemStock } from './item-stock/item-stock';
 import { TableImport } from './table-import/table-import';
 import { ItemForm } from './item-form';
 
-const groups: readonly { kind: ShelfKind; title: string; one: string }[] = [
+const groups: readonly { kind: ShelfGroup; title: string; one: string }[] = [
   { kind: 'glitter', title: 'Glitters', one: 'glitter' },
   { kind: 'ink', title: 'Inks', one: 'ink' },
+  { kind: 'pearl', title: 'Pearls', one: 'pearl' },
   { kind: 'paint', title: 'Paints', one: 'paint' },
   { kind: 'resin', title: 'Resins', one: 'resin' },
   { kind: 'glue', title: 'Glues', one: 'glue' },
+  { kind: 'film', title: 'Films', one: 'film' },
 ];
 
 /** So many items are shown by colour. */
@@ -81,6 +85,8 @@ export class ShelfPlace {
       factOf,
     ).map(({ item, difference }) => ({
       item,
+      group: groupOf(item),
+      counted: countedIn(item),
       colour: colourOf(item),
       fact:
         difference === null
@@ -95,7 +101,7 @@ export class ShelfPlace {
           ({ items }) => items.length > 0,
         )
       : groups
-          .map((group) => ({ ...group, items: this.found().filter(({ item }) => item.kind === group.kind) }))
+          .map((group) => ({ ...group, items: this.found().filter((one) => one.group === group.kind) }))
           .filter((group) => group.items.length > 0),
   );
   protected readonly open = computed(() => this.fresh() ?? this.memory.shelf().find(({ id }) => id === this.chosen()) ?? null);
@@ -128,7 +134,7 @@ export class ShelfPlace {
     this.chosen.set(item.id);
   }
 
-  protected add(kind: ShelfKind): void {
+  protected add(kind: ShelfGroup): void {
     this.fresh.set(startingItem(kind, v7()));
   }
 

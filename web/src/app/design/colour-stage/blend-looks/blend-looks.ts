@@ -1,6 +1,7 @@
-import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import {
   bareWallColour,
+  blendOver,
   countedWords,
   countText,
   percentText,
@@ -10,6 +11,7 @@ import {
   type PlannedBlend,
 } from '@aurantia/core';
 import { SharePipe } from '../../../parts/fields/unit-pipes';
+import { WorkshopMemory } from '../../../services/workshop';
 import { Swatch, SWATCH_SIDE } from '../../../parts/swatch/swatch';
 
 /** How a blend looks: close, from afar, over other bases, pass by pass, and how sure all that is. */
@@ -26,7 +28,7 @@ import { Swatch, SWATCH_SIDE } from '../../../parts/swatch/swatch';
         (dropped)="field.set($event)"
       />
       <div class="over">
-        <span>{{ side }} × {{ side }} mm, all coats on</span><span>enlarged</span>
+        <span>{{ side }} × {{ side }} mm, enlarged</span><span>tilt it</span>
       </div>
       @if (blend(); as mix) {
         <div class="figures">
@@ -47,7 +49,17 @@ import { Swatch, SWATCH_SIDE } from '../../../parts/swatch/swatch';
         @if (counted()) {
           <p class="soft sure">{{ counted() }}</p>
         }
-        <div class="over"><span>The same blend over</span></div>
+        <div class="over">
+          <span>The same blend over</span>
+          <label class="pick"
+            >any base
+            <input
+              type="color"
+              [value]="picked() ?? mix.under"
+              (input)="picked.set($any($event.target).value)"
+              aria-label="Any base to see it over"
+          /></label>
+        </div>
         <div class="bases">
           @for (one of bases(); track one.name) {
             <div>
@@ -80,15 +92,20 @@ export class BlendLooks {
   readonly area = input.required<PlannedArea>();
   readonly blend = input.required<PlannedBlend | null>();
   protected readonly side = SWATCH_SIDE;
+  private readonly memory = inject(WorkshopMemory);
+  /** hex of a base to try; null until one is picked */
+  protected readonly picked = signal<string | null>(null);
   protected readonly bases = computed(() => {
     const blend = this.blend();
     if (!blend) return [];
     const { white, silver, black } = blend.seenOver;
+    const picked = this.picked();
     return [
       { name: 'this base', seen: blend.seen, under: blend.under },
       { name: 'white', seen: white, under: '#ffffff' },
       { name: 'silver', seen: silver, under: bareWallColour.steel },
       { name: 'black', seen: black, under: '#000000' },
+      ...(picked === null ? [] : [{ name: picked, seen: blendOver(blend, this.memory.shelf(), picked), under: picked }]),
     ];
   });
   protected readonly field = signal<FlakeField | null>(null);

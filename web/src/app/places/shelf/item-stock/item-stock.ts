@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, si
 import {
   afterChange,
   costPerMl,
+  countedIn,
   LedgerError,
   ledgerReasons,
   weighedShare,
@@ -40,11 +41,12 @@ export class ItemStock {
       .map(({ at, change, left, why }) => ({
         at,
         when: day.format(new Date(at)),
-        change: change === null ? '' : `${change > 0 ? '+' : '−'}${Math.abs(change)} ml`,
-        left: left === null ? 'no count' : `${left} ml left`,
+        change: change === null ? '' : `${change > 0 ? '+' : '−'}${Math.abs(change)} ${this.counted()}`,
+        left: left === null ? 'no count' : `${left} ${this.counted()} left`,
         why,
       })),
   );
+  protected readonly counted = computed(() => countedIn(this.item()));
   protected readonly perMl = computed(() => costPerMl(this.item()));
   protected readonly spoon = signal(5);
   protected readonly grams = signal<number | null>(null);
@@ -63,7 +65,7 @@ export class ItemStock {
 
   protected note(): void {
     const [ml, why, item] = [this.change(), this.why(), this.item()];
-    if (ml === null) return this.refused.set('Type how many ml.');
+    if (ml === null) return this.refused.set('Type how many.');
     try {
       this.keep(afterChange(item, why, ml), why);
       this.change.set(null);
