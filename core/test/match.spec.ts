@@ -1,19 +1,26 @@
 import fc from 'fast-check';
 import {
+  cheapestMix,
+  coverCost,
   deltaE2000,
+  facePerMl,
   findMix,
   flakeRain,
+  itemOf,
   labOf,
   liesIn,
   MixQuestionError,
   nearRegion,
   reflectanceOf,
+  shelfSearch,
   typicalFlake,
   type Glitter,
   type Lab,
   type MixQuestion,
   type SearchState,
+  type ShelfWish,
 } from '../src';
+import { workshop } from './workshop';
 
 const hex = fc.integer({ min: 0, max: 0xffffff }).map((value) => `#${value.toString(16).padStart(6, '0')}`);
 const glitter = (colour: string, cut: number, see: boolean): Glitter => ({
@@ -53,10 +60,17 @@ function answered(asked: MixQuestion): SearchState {
 }
 
 /** The nearest mix of exactly so many jars, by trying every one. */
-function tried({ jars, total, step, depth, under, target }: MixQuestion, size: number): number {
+/** Every mix of exactly so many jars. */
+function* everyMix({ jars, total, step, depth, under, target }: MixQuestion, size: number) {
   const steps = Math.round(total / step);
-  let best = Infinity;
-  const pick = (from: number, parts: { jar: number; steps: number }[], rest: number): void => {
+  function* pick(
+    from: number,
+    parts: readonly { jar: number; steps: number }[],
+    rest: number,
+  ): Generator<{
+    parts: readonly { jar: number; steps: number }[];
+    difference: number;
+  }> {
     if (parts.length === size) {
       if (rest > 0 || jars.some(({ keep }, at) => keep && !parts.some((part) => part.jar === at))) return;
       const rain = flakeRain(
@@ -64,17 +78,20 @@ function tried({ jars, total, step, depth, under, target }: MixQuestion, size: n
         depth,
         under,
       );
-      best = Math.min(best, deltaE2000(target, labOf(rain)));
+      yield { parts, difference: deltaE2000(target, labOf(rain)) };
       return;
     }
     for (let at = from; at < jars.length; at += 1) {
       const most = Math.min(rest, Math.floor((jars[at].left ?? Infinity) / step));
-      for (let w = 1; w <= most; w += 1) pick(at + 1, [...parts, { jar: at, steps: w }], rest - w);
+      for (let w = 1; w <= most; w += 1) yield* pick(at + 1, [...parts, { jar: at, steps: w }], rest - w);
     }
-  };
-  pick(0, [], steps);
-  return best;
+  }
+  yield* pick(0, [], steps);
 }
+
+/** The nearest mix of exactly so many jars, by trying every one. */
+const tried = (asked: MixQuestion, size: number): number =>
+  [...everyMix(asked, size)].reduce((best, { difference }) => Math.min(best, difference), Infinity);
 
 describe('colours near a target', () => {
   const lab = fc.tuple(
@@ -179,5 +196,80 @@ describe('the nearest mix', () => {
     const asked = question({ jars: [jar(glitter('#d98a2f', 0.4, false))], ...change });
     expect(() => answered(asked)).toThrow(MixQuestionError);
     expect(() => answered(asked)).toThrow(sentence);
+  });
+});
+
+describe('the cheapest mix near enough', () => {
+  const within = 6;
+  const cheapest = (asked: MixQuestion, prices: readonly number[], below = Infinity) => {
+    const search = cheapestMix({ ...asked, prices, within, below });
+    for (;;) {
+      const { value, done } = search.next();
+      if (done) return value.answers;
+    }
+  };
+  const cost = (asked: MixQuestion, prices: readonly number[], parts: readonly { jar: number; steps: number }[]) =>
+    parts.reduce((sum, { jar, steps }) => sum + steps * prices[jar], 0) /
+    parts.reduce((sum, { jar, steps }) => sum + steps * facePerMl(asked.jars[jar].glitter), 0);
+
+  test('is that of trying every one, see-through jars and all, and costs less with each jar more', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(glitters, fc.integer({ min: 1, max: 90 })), { minLength: 4, maxLength: 5 }),
+        fc.array(fc.integer({ min: 1, max: 9 }), { minLength: 3, maxLength: 3 }),
+        (given, weights) => {
+          const jars = given.map(([one]) => jar(one));
+          const prices = given.map(([, price]) => price / 100);
+          const under = reflectanceOf('#2e3436');
+          const parts = weights.map((ml, i) => ({ glitter: jars[i].glitter, ml }));
+          const asked = question({ jars, size: 3, target: labOf(flakeRain(parts, 2.5, under)) });
+          const near = [1, 2, 3].flatMap((size) => [...everyMix(asked, size)]).filter(({ difference }) => difference <= within);
+          const least = near.reduce((best, mix) => Math.min(best, cost(asked, prices, mix.parts)), Infinity);
+          const answers = cheapest(asked, prices);
+          const costs = answers.map(({ best }) => cost(asked, prices, best.parts));
+          expect(costs).toEqual([...costs].sort((one, other) => other - one));
+          if (near.length > 0) expect(costs.at(-1)).toBeCloseTo(least, 12);
+          else expect(answers).toEqual([]);
+        },
+      ),
+      { numRuns: 25 },
+    );
+  });
+  test('nothing is found that costs what the mix costs now', () => {
+    const jars = ['#d98a2f', '#8c3a1f'].map((colour) => jar(glitter(colour, 0.4, false)));
+    const asked = question({ jars, size: 2, target: labOf(reflectanceOf('#8c3a1f')) });
+    const [{ best }] = cheapest(asked, [0.1, 0.1]);
+    expect(cheapest(asked, [0.1, 0.1], cost(asked, [0.1, 0.1], best.parts))).toEqual([]);
+  });
+  test('jars without a price are left out, and what it costs is for the same cover', () => {
+    const shelf = workshop.shelf.map((item) => (item.id === 'rust-road' ? { ...item, paid: null } : item));
+    const wish: ShelfWish = {
+      target: '#b06a30',
+      size: 3,
+      total: 12.5,
+      step: 0.5,
+      depth: 3,
+      under: '#1b1b1f',
+      keep: [],
+      without: [],
+      onlyFine: false,
+      onlyLeft: true,
+      cheapest: { within: 4, below: null },
+    };
+    const search = shelfSearch(wish, shelf);
+    let step = search.next();
+    while (!step.done) step = search.next();
+    const { mixes, over } = step.value;
+    expect(over).toBe(true);
+    expect(mixes.length).toBeGreaterThan(0);
+    for (const mix of mixes) {
+      expect(mix.difference).toBeLessThanOrEqual(4);
+      expect(mix.parts.map(({ name }) => name)).not.toContain('Rust Road');
+      const parts = mix.parts.flatMap(({ item, ml }) => {
+        const found = itemOf(shelf, item, 'glitter');
+        return found ? [{ item: found, ml }] : [];
+      });
+      expect(mix.coverCost).toBeCloseTo(coverCost(parts) ?? NaN, 9);
+    }
   });
 });

@@ -25,6 +25,7 @@ const mix = (size: number, difference: number): FoundMix => ({
   words: { word: 'sisters', says: 'a difference side by side, none apart' },
   bound: difference,
   proven: true,
+  coverCost: 0.6,
 });
 const answer = (mixes: readonly FoundMix[], over: boolean): ShelfAnswer => ({ mixes, over, evaluated: 12, progress: 1 });
 

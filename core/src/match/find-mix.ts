@@ -86,14 +86,17 @@ const remembered = <Thing>(made: (within: number) => Thing): ((within: number) =
 /** What a nearer mix would have to win to be worth the proof, ΔE00. */
 const slackOf = ({ closeEnough, closeShare }: MixQuestion, difference: number): number => closeEnough + closeShare * difference;
 
-const keptFirst = (jars: MixQuestion['jars'], wanted: (jar: number) => boolean): { jars: readonly number[]; keep: number } => {
+export const keptFirst = (
+  jars: MixQuestion['jars'],
+  wanted: (jar: number) => boolean,
+): { jars: readonly number[]; keep: number } => {
   const all = jars.map((_, jar) => jar).filter(wanted);
   const kept = all.filter((jar) => jars[jar].keep);
   return { jars: [...kept, ...all.filter((jar) => !jars[jar].keep)], keep: kept.length };
 };
 
 /** Sets of so many jars with a see-through one among them and every kept one. */
-function* seeThroughSets({ question, hiding }: MixColours, size: number): Generator<readonly number[]> {
+export function* seeThroughSets({ question, hiding }: MixColours, size: number): Generator<readonly number[]> {
   const { jars, keep } = keptFirst(question.jars, () => true);
   if (hiding.every(Boolean)) return;
   function* sets(from: number, picked: readonly number[]): Generator<readonly number[]> {
@@ -107,7 +110,7 @@ function* seeThroughSets({ question, hiding }: MixColours, size: number): Genera
   yield* sets(0, []);
 }
 
-function checkQuestion({ jars, size, total, step, depth }: MixQuestion): void {
+export function checkQuestion({ jars, size, total, step, depth }: MixQuestion): void {
   const refuse = (sentence: string): never => {
     throw new MixQuestionError(sentence);
   };

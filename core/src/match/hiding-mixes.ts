@@ -10,6 +10,8 @@ export interface HidingSearch {
   readonly keep: number;
   readonly size: number;
   bounds(): readonly Bound[];
+  /** what else must not fall below zero in sum: worth of a step of each jar, by its place in the question */
+  limits?(): readonly ((jar: number) => number)[];
   found(parts: Mix['parts']): void;
 }
 
@@ -91,14 +93,21 @@ export function* hidingMixes(search: HidingSearch): Generator<number> {
 const TINY = 1e-9;
 
 /** What a step of each jar adds to each bound, and the most that any later jar could add. */
-function boundTable({ colours, jars, bounds }: HidingSearch): { width: number; value: Float64Array; best: Float64Array } {
-  const all = bounds();
+function boundTable({ colours, jars, bounds, limits }: HidingSearch): {
+  width: number;
+  value: Float64Array;
+  best: Float64Array;
+} {
+  const all = [
+    ...bounds().map((bound) => (jar: number) => colours.face[jar] * inside(bound, colours.alone[jar])),
+    ...(limits?.() ?? []),
+  ];
   const count = jars.length;
   const value = new Float64Array(all.length * count);
   const best = new Float64Array(all.length * (count + 1)).fill(-Infinity);
-  all.forEach((bound, c) => {
+  all.forEach((worth, c) => {
     for (let p = count - 1; p >= 0; p -= 1) {
-      const own = colours.face[jars[p]] * inside(bound, colours.alone[jars[p]]);
+      const own = worth(jars[p]);
       value[c * count + p] = own;
       best[c * (count + 1) + p] = Math.max(own, best[c * (count + 1) + p + 1]);
     }

@@ -1,6 +1,7 @@
 import { differenceWords, hexOfLab, type DifferenceWords } from '../colour';
-import { gramsPerMl } from '../glitter';
-import type { ItemOf, ShelfItemId } from '../stock';
+import { facePerMl, gramsPerMl } from '../glitter';
+import { costPerMl, itemOf, type ItemOf, type ShelfItem, type ShelfItemId } from '../stock';
+import type { PlannedBlend } from '../plan';
 import { tidy } from '../units';
 import type { SearchState } from './mix-question';
 
@@ -21,6 +22,8 @@ export interface FoundMix {
   /** nothing of this size comes nearer than this, ΔE00 */
   readonly bound: number;
   readonly proven: boolean;
+  /** what enough of it costs to lie one flake deep on 100 cm²; null where a price isn't known */
+  readonly coverCost: number | null;
 }
 
 export interface ShelfAnswer {
@@ -29,6 +32,26 @@ export interface ShelfAnswer {
   /** 0..1 of the size worked on; 1 when all is done */
   readonly progress: number;
   readonly over: boolean;
+}
+
+/** What enough of a mix costs to lie one flake deep on 100 cm²: what a ml covers counts, not what it is. */
+export function coverCost(parts: readonly { readonly item: ItemOf<'glitter'>; readonly ml: number }[]): number | null {
+  const costs = parts.map(({ item, ml }) => {
+    const perMl = costPerMl(item);
+    return perMl === null ? null : perMl * ml;
+  });
+  if (costs.length === 0 || costs.includes(null)) return null;
+  const face = parts.reduce((sum, { item, ml }) => sum + ml * facePerMl(item.flake), 0);
+  return (100 * costs.reduce<number>((sum, cost) => sum + (cost ?? 0), 0)) / face;
+}
+
+/** The same of a blend as it is; null where a price isn't known or a jar is gone. */
+export function coverCostOf(blend: Pick<PlannedBlend, 'parts'>, shelf: readonly ShelfItem[]): number | null {
+  const parts = blend.parts.flatMap(({ item: id, ml }) => {
+    const item = itemOf(shelf, id, 'glitter');
+    return item ? [{ item, ml }] : [];
+  });
+  return parts.length === blend.parts.length ? coverCost(parts) : null;
 }
 
 /** What a search came to, in the shelf’s own names; the most of each jar first. */
@@ -57,5 +80,6 @@ export const shelfAnswer = (
     words: differenceWords(best.difference),
     bound,
     proven,
+    coverCost: coverCost(best.parts.map(({ jar, steps }) => ({ item: items[jar], ml: steps * step }))),
   })),
 });

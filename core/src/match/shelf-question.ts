@@ -1,6 +1,6 @@
 import { labOf, reflectanceOf } from '../colour';
 import { coarsestCut } from '../glitter';
-import type { ItemOf, ShelfItem, ShelfItemId } from '../stock';
+import { costPerMl, type ItemOf, type ShelfItem, type ShelfItemId } from '../stock';
 import type { MixQuestion } from './mix-question';
 
 /** What a maker asks of the shelf. Volumes ml, cut mm. */
@@ -19,6 +19,12 @@ export interface ShelfWish {
   readonly onlyFine: boolean;
   /** no more of a jar than there is */
   readonly onlyLeft: boolean;
+  /** not the nearest, but the cheapest within a difference, ΔE00, of the colour wanted; null for the nearest */
+  readonly cheapest: {
+    readonly within: number;
+    /** what 100 cm² of face may cost at most; null where nobody knows what it costs now */
+    readonly below: number | null;
+  } | null;
 }
 
 /** What a mix is searched for where no blend says it yet: ml, and flakes deep, which leaves 5 % bare. */
@@ -40,7 +46,8 @@ export function shelfQuestion(
       item.kind === 'glitter' &&
       !wish.without.includes(item.id) &&
       (!wish.onlyFine || coarsestCut(item.flake) <= FINE_CUT || wish.keep.includes(item.id)) &&
-      (!wish.onlyLeft || item.left === null || item.left >= wish.step),
+      (!wish.onlyLeft || item.left === null || item.left >= wish.step) &&
+      (wish.cheapest === null || costPerMl(item) !== null),
   );
   return {
     items,

@@ -1,5 +1,5 @@
 /// <reference lib="webworker" />
-import { findMix, shelfAnswer, shelfQuestion } from '@aurantia/core';
+import { shelfSearch } from '@aurantia/core';
 import type { MixesReply, MixesRequest } from './mixes-request';
 
 /** ms between two words to the page */
@@ -10,15 +10,14 @@ const say = (reply: MixesReply) => postMessage(reply);
 /** Searches the shelf for a mix, telling how far it is. */
 addEventListener('message', ({ data: { wish, shelf } }: MessageEvent<MixesRequest>) => {
   try {
-    const { question, items } = shelfQuestion(wish, shelf);
-    const search = findMix(question);
+    const search = shelfSearch(wish, shelf);
     let told = performance.now();
     for (;;) {
       const { value, done } = search.next();
-      if (!done && performance.now() - told < WORD_EVERY) continue;
+      if (done) return say({ answer: value });
+      if (performance.now() - told < WORD_EVERY) continue;
       told = performance.now();
-      say({ answer: shelfAnswer(value, items, wish.step, done === true) });
-      if (done) return;
+      say({ answer: value() });
     }
   } catch (error) {
     say({ sentence: error instanceof Error ? error.message : 'This mix can’t be searched for.' });

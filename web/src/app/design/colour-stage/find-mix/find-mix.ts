@@ -11,6 +11,7 @@ import {
   untracked,
 } from '@angular/core';
 import {
+  coverCostOf,
   MOST_JARS,
   usualMix,
   type FoundMix,
@@ -60,6 +61,19 @@ export class FindMix {
   protected readonly keep = signal<string>('');
   protected readonly onlyFine = signal(false);
   protected readonly onlyLeft = signal(true);
+  protected readonly goals = [
+    { value: 'nearest', name: 'the nearest' },
+    { value: 'cheapest', name: 'a cheaper twin' },
+  ];
+  protected readonly goal = signal('nearest');
+  /** ΔE00 a cheaper one may be off: below it no eye parts the two */
+  protected readonly within = signal(2);
+  protected readonly withinWrong = computed(() => (this.within() > 0 && this.within() <= 10 ? null : 'Between 0 and 10.'));
+  /** what 100 cm² of it costs as the blend is now */
+  protected readonly now = computed(() => {
+    const blend = this.blend();
+    return blend && coverCostOf(blend, this.memory.shelf());
+  });
   protected readonly photo = signal(false);
   protected readonly stopped = signal(false);
   protected readonly answer = signal<ShelfAnswer | null>(null);
@@ -77,12 +91,13 @@ export class FindMix {
     ...this.others().map(({ area, areaName }) => ({ value: area as string, name: areaName })),
   ]);
   protected readonly searching = computed(() => this.sentence() === null && !this.stopped() && this.answer()?.over !== true);
-  protected readonly nearestFirst = computed(() =>
-    [...(this.answer()?.mixes ?? [])].sort((one, other) => one.difference - other.difference),
-  );
+  protected readonly bestFirst = computed(() => {
+    const mixes = [...(this.answer()?.mixes ?? [])];
+    return this.goal() === 'cheapest' ? mixes.reverse() : mixes.sort((one, other) => one.difference - other.difference);
+  });
   protected readonly best = computed(() => this.answer()?.mixes.at(-1) ?? null);
   private readonly wish = computed<ShelfWish | null>(() =>
-    this.refused()
+    this.refused() || (this.goal() === 'cheapest' && this.withinWrong())
       ? null
       : {
           target: this.target(),
@@ -95,6 +110,7 @@ export class FindMix {
           without: [],
           onlyFine: this.onlyFine(),
           onlyLeft: this.onlyLeft(),
+          cheapest: this.goal() === 'cheapest' ? { within: this.within(), below: this.now() } : null,
         },
   );
   private search: Subscription | null = null;

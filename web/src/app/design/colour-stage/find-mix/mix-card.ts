@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { countText, type FoundMix } from '@aurantia/core';
+import { countText, percentText, type FoundMix } from '@aurantia/core';
 import { AmountPipe } from '../../../parts/fields/unit-pipes';
 
 /** A found mix: what it is made of, the colour it has beside the one wanted, and how near nothing else comes. */
@@ -74,11 +74,24 @@ import { AmountPipe } from '../../../parts/fields/unit-pipes';
 export class MixCard {
   readonly mix = input.required<FoundMix>();
   readonly target = input.required<string>();
+  /** it was looked for as the cheapest within a difference, not as the nearest */
+  readonly cheapest = input(false);
+  /** what 100 cm² costs as the blend is now; null when nobody knows */
+  readonly now = input<number | null>(null);
   readonly used = output();
   protected readonly jars = computed(() => countText(this.mix().size, 'jar'));
   protected readonly proof = computed(() => {
     const { proven, bound, difference } = this.mix();
+    if (this.cheapest()) return this.cost();
     if (!proven) return '';
     return difference - bound < 0.005 ? 'Nothing else comes nearer.' : `Nothing comes nearer than ${bound.toFixed(2)}.`;
   });
+
+  private cost(): string {
+    const { coverCost, proven } = this.mix();
+    if (coverCost === null) return '';
+    const now = this.now();
+    const saved = now === null ? '' : `, ${percentText(1 - coverCost / now)} less than now`;
+    return `Costs ${coverCost.toFixed(2)} for 100 cm², one flake deep${saved}.${proven ? ' Nothing so near costs less.' : ''}`;
+  }
 }
