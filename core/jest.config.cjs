@@ -1,6 +1,6 @@
 module.exports = {
   testMatch: ['<rootDir>/src/**/*.spec.ts', '<rootDir>/test/**/*.spec.ts'],
   transform: { '\\.(ts|js)$': '@swc/jest' },
-  transformIgnorePatterns: ['/node_modules/(?!culori|uuid|clipper2-ts)'],
+  transformIgnorePatterns: ['/node_modules/(?!culori|uuid|clipper2-ts|ml-|is-any-array|cheminfo-types)'],
   testEnvironment: 'node',
 };

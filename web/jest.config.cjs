@@ -5,5 +5,5 @@ module.exports = {
   testMatch: ['<rootDir>/test/**/*.spec.ts'],
   setupFilesAfterEnv: ['<rootDir>/test/setup.ts'],
   moduleNameMapper: { '^@aurantia/core$': '<rootDir>/../core/src/index.ts' },
-  transformIgnorePatterns: ['/node_modules/(?!(culori|uuid|clipper2-ts|.*\\.mjs$))'],
+  transformIgnorePatterns: ['/node_modules/(?!(culori|uuid|clipper2-ts|ml-|is-any-array|.*\\.mjs$))'],
 };

@@ -9,6 +9,7 @@ import { guard } from './http/guard';
 import { pages } from './http/pages';
 import { answerProblems } from './http/problem';
 import type { Memory } from './memory';
+import { palettesRoutes } from './palettes/palettes-routes';
 import { shelfRoutes } from './shelf/shelf-routes';
 import { templateRoutes } from './template/template-routes';
 import { workshopRoutes } from './workshop/workshop-routes';
@@ -37,6 +38,7 @@ export async function createApp(memory: Memory, screens: string | null, logged =
   await app.register(templateRoutes, { prefix: '/api/designs', ...memory });
   await app.register(shelfRoutes, { prefix: '/api/shelf', ...memory });
   await app.register(cupsRoutes, { prefix: '/api/cups', ...memory });
+  await app.register(palettesRoutes, { prefix: '/api/palettes', ...memory });
   await app.register(workshopRoutes, { prefix: '/api/workshop', ...memory });
   app.get('/api/openapi.json', { schema: { hide: true } }, () => app.swagger());
   if (screens) await pages(app, { folder: screens });

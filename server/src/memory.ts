@@ -1,5 +1,6 @@
 import { CupsStore } from './cups/cups-store';
 import { DesignsStore } from './designs/designs-store';
+import { PalettesStore } from './palettes/palettes-store';
 import { ShelfStore } from './shelf/shelf-store';
 import type { Store } from './store/open-store';
 import { WorkshopStore } from './workshop/workshop-store';
@@ -9,6 +10,7 @@ export interface Memory {
   readonly designs: DesignsStore;
   readonly shelf: ShelfStore;
   readonly cups: CupsStore;
+  readonly palettes: PalettesStore;
   readonly workshop: WorkshopStore;
 }
 
@@ -16,5 +18,6 @@ export const memoryOf = (store: Store): Memory => ({
   designs: new DesignsStore(store),
   shelf: new ShelfStore(store),
   cups: new CupsStore(store),
+  palettes: new PalettesStore(store),
   workshop: new WorkshopStore(store),
 });

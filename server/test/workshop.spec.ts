@@ -50,16 +50,19 @@ test('many items come in together, or none of them; what is taken off is among t
   expect(((await server.ask('GET', '/api/shelf/gone')).body as ShelfItem[]).map(({ id }) => id)).toContain('many-b');
 });
 
-test.each(['glitter', 'ink', 'paint', 'resin', 'glue'] as const)('a %s goes on the shelf, off it and back', async (kind) => {
-  const item: ShelfItem = { ...startingItem(kind, `new-${kind}`), left: 12.5 };
-  expect(await server.ask('PUT', `/api/shelf/${item.id}`, item)).toMatchObject({ status: 200, body: item });
-  const has = async () => ((await server.ask('GET', '/api/shelf')).body as ShelfItem[]).some(({ id }) => id === item.id);
-  expect(await has()).toBe(true);
-  await server.ask('DELETE', `/api/shelf/${item.id}`);
-  expect(await has()).toBe(false);
-  await server.ask('POST', `/api/shelf/${item.id}/restore`, {});
-  expect(await has()).toBe(true);
-});
+test.each(['glitter', 'ink', 'pearl', 'paint', 'resin', 'glue', 'film'] as const)(
+  'a %s goes on the shelf, off it and back',
+  async (kind) => {
+    const item: ShelfItem = { ...startingItem(kind, `new-${kind}`), left: 12.5 };
+    expect(await server.ask('PUT', `/api/shelf/${item.id}`, item)).toMatchObject({ status: 200, body: item });
+    const has = async () => ((await server.ask('GET', '/api/shelf')).body as ShelfItem[]).some(({ id }) => id === item.id);
+    expect(await has()).toBe(true);
+    await server.ask('DELETE', `/api/shelf/${item.id}`);
+    expect(await has()).toBe(false);
+    await server.ask('POST', `/api/shelf/${item.id}/restore`, {});
+    expect(await has()).toBe(true);
+  },
+);
 
 test('a faulty item is refused by field', async () => {
   const item = { ...startingItem('resin', 'r'), ratio: [0, 1] };

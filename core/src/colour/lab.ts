@@ -1,4 +1,4 @@
-import { differenceCiede2000, modeLab65, useMode } from 'culori/fn';
+import { converter, differenceCiede2000, modeLab65, modeRgb, modeXyz65, useMode } from 'culori/fn';
 import { hexOfLinearRgb } from './hex';
 import { linearRgbOfXyz, WHITE, xyzOf, type Triple } from './observer';
 import type { Spectrum } from './spectrum';
@@ -6,7 +6,10 @@ import type { Spectrum } from './spectrum';
 /** CIE L*a*b* under D65. */
 export type Lab = readonly [lightness: number, a: number, b: number];
 
+useMode(modeRgb);
+useMode(modeXyz65);
 useMode(modeLab65);
+const toLab = converter('lab65');
 const ciede2000 = differenceCiede2000();
 
 const cubic = (t: number): number => (t > (6 / 29) ** 3 ? Math.cbrt(t) : t / (3 * (6 / 29) ** 2) + 4 / 29);
@@ -23,6 +26,12 @@ export function labOfXyz([X, Y, Z]: Triple): Lab {
 export function xyzOfLab([L, a, b]: Lab): Triple {
   const fy = (L + 16) / 116;
   return [WHITE[0] * uncubic(fy + a / 500), WHITE[1] * uncubic(fy), WHITE[2] * uncubic(fy - b / 200)];
+}
+
+/** L*a*b* of a screen's pixel, each channel 0..255; for many of them, since no spectrum is made. */
+export function labOfPixel(r: number, g: number, b: number): Lab {
+  const lab = toLab({ mode: 'rgb', r: r / 255, g: g / 255, b: b / 255 });
+  return [lab.l, lab.a, lab.b];
 }
 
 /** The screen colour of L*a*b*, cut to what sRGB can show. */

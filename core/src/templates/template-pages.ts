@@ -1,5 +1,6 @@
 import type { Template, TemplateSheet } from './template';
-import { escaped, linePath } from './template-svg';
+import { escaped } from '../units';
+import { linePath } from './template-svg';
 
 /** Paper, mm. */
 export const papers = { A4: [210, 297], Letter: [215.9, 279.4] } as const satisfies Record<string, readonly [number, number]>;

@@ -1,3 +1,4 @@
+import { escaped } from '../units';
 import type { Template, TemplateLine, TemplateSheet } from './template';
 
 const figure = (value: number): string => String(Math.round(value * 1000) / 1000);
@@ -49,6 +50,3 @@ function sheetGroups(sheet: TemplateSheet, top: number): string {
   const inner = groups.filter((group) => group !== '').join('\n');
   return `<g transform="translate(0 ${figure(top)})">\n<title>${escaped(sheet.title)}</title>\n${inner}\n</g>`;
 }
-
-export const escaped = (text: string): string =>
-  text.replace(/[&<>"]/g, (letter) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[letter] ?? letter);

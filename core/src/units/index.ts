@@ -2,3 +2,4 @@ export * from './units';
 export * from './rounding';
 export * from './wording';
 export * from './typed';
+export * from './xml-text';

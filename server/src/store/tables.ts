@@ -13,6 +13,7 @@ export interface Tables {
   };
   shelf_item: { id: string; kind: string; document: string; place: Generated<number>; removed_at: string | null };
   cup: { id: string; document: string; place: Generated<number>; removed_at: string | null };
+  palette: { id: string; document: string; place: Generated<number>; removed_at: string | null };
   ledger: { row: Generated<number>; item_id: string; at: string; change: number | null; left_after: number | null; why: string };
   workshop: { id: 1; settings: string };
 }

@@ -14,6 +14,11 @@ export const routes: Routes = [
     title: 'Shelf · Aurantia',
     loadComponent: () => import('./places/shelf/shelf-place').then((m) => m.ShelfPlace),
   },
+  {
+    path: 'shelf/palettes',
+    title: 'Palettes · Aurantia',
+    loadComponent: () => import('./places/palettes/palettes-place').then((m) => m.PalettesPlace),
+  },
   { path: 'cups', title: 'Cups · Aurantia', loadComponent: () => import('./places/cups/cups-place').then((m) => m.CupsPlace) },
   { path: '**', redirectTo: 'designs' },
 ];

@@ -6,5 +6,9 @@ export const newFlakeWorker = (): Worker => new Worker(new URL('./flakes.worker'
 /** Splits a cup into its areas. */
 export const newLayoutWorker = (): Worker => new Worker(new URL('./layout.worker', import.meta.url), { type: 'module' });
 
+/** Sorts the colours of a photo. */
+export const newPhotoColoursWorker = (): Worker =>
+  new Worker(new URL('./photo-colours.worker', import.meta.url), { type: 'module' });
+
 /** Searches the shelf for a mix. */
 export const newMixesWorker = (): Worker => new Worker(new URL('./mixes.worker', import.meta.url), { type: 'module' });

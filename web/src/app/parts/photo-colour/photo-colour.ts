@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, type ElementRef, output, signal, viewChild } from '@angular/core';
-import { balanced, PatchError } from '@aurantia/core';
+import { balanced, PatchError, type KnownPatch } from '@aurantia/core';
 import { PhotoError, readPhoto, meanColour } from './read-photo';
 
 /** What a patch of the photo that is known really is. */
@@ -7,6 +7,12 @@ const CARDS = [
   { name: 'white card', is: '#f4f4f2' },
   { name: 'grey card', is: '#777777' },
 ] as const;
+
+/** A photo as it is looked at: RGBA, and what sets its light right. */
+export interface LookedAt {
+  readonly pixels: Uint8ClampedArray;
+  readonly patch: KnownPatch | null;
+}
 
 /** A colour picked out of a photo, set right by a white or grey card in the same picture. */
 @Component({
@@ -17,13 +23,15 @@ const CARDS = [
 })
 export class PhotoColour {
   readonly picked = output<string>();
+  /** the whole photo, whenever there is a new one or its light is set right */
+  readonly shown = output<LookedAt>();
   protected readonly canvas = viewChild.required<ElementRef<HTMLCanvasElement>>('canvas');
   protected readonly cards = CARDS;
   protected readonly open = signal(false);
   protected readonly sentence = signal<string | null>(null);
   /** what the next press on the photo picks */
   protected readonly picking = signal<'colour' | (typeof CARDS)[number]>('colour');
-  private readonly patch = signal<{ seen: string; is: string } | null>(null);
+  private readonly patch = signal<KnownPatch | null>(null);
   private readonly raw = signal<string | null>(null);
   protected readonly place = signal<{ x: number; y: number } | null>(null);
   protected readonly result = computed(() => {
@@ -55,6 +63,7 @@ export class PhotoColour {
       this.raw.set(null);
       this.patch.set(null);
       this.picking.set('colour');
+      this.show();
     } catch (error) {
       if (!(error instanceof PhotoError)) throw error;
       this.sentence.set(error.message);
@@ -79,6 +88,12 @@ export class PhotoColour {
     event.preventDefault();
   }
 
+  private show(): void {
+    const { width, height } = this.canvas().nativeElement;
+    const pixels = this.canvas().nativeElement.getContext('2d', { willReadFrequently: true })?.getImageData(0, 0, width, height);
+    if (pixels) this.shown.emit({ pixels: pixels.data, patch: this.patch() });
+  }
+
   private take(x: number, y: number): void {
     const context = this.canvas().nativeElement.getContext('2d', { willReadFrequently: true });
     if (!context) return;
@@ -89,6 +104,7 @@ export class PhotoColour {
     else {
       this.patch.set({ seen: colour, is: picking.is });
       this.picking.set('colour');
+      this.show();
     }
     const result = this.result();
     if (result?.colour) this.picked.emit(result.colour);

@@ -16,6 +16,7 @@ import {
   type ShelfGroup,
 } from '@aurantia/core';
 import { readShelfTable, shelfCsv, TableError, type ShelfTable } from '@aurantia/core/shelf-table';
+import { RouterLink } from '@angular/router';
 import { v7 } from 'uuid';
 import { MaterialGlyph } from '../../parts/glyphs/material-glyph';
 import { Pick } from '../../parts/fields/pick';
@@ -50,7 +51,7 @@ const cuts: readonly { value: string; name: string; range: readonly [number, num
 /** What stands on the shelf, and what is known of each jar. */
 @Component({
   selector: 'au-shelf-place',
-  imports: [MatMenuModule, MaterialGlyph, ItemForm, ItemStock, Pick, TableImport],
+  imports: [MatMenuModule, RouterLink, MaterialGlyph, ItemForm, ItemStock, Pick, TableImport],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './shelf-place.html',
   styleUrl: './shelf-place.scss',

@@ -1,6 +1,10 @@
-import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, untracked } from '@angular/core';
 import { comparedBlends, type PlannedBlend } from '@aurantia/core';
+import { paletteOfBlends, type PaletteId } from '@aurantia/core/palettes';
+import { v7 } from 'uuid';
 import { AmountPipe, SharePipe } from '../../../parts/fields/unit-pipes';
+import { Notices } from '../../../services/notices';
+import { Palettes } from '../../../services/palettes';
 
 /** So many blends fit beside each other. */
 const MOST = 4;
@@ -40,6 +44,7 @@ const MOST = 4;
         </figure>
       }
     </div>
+    <button type="button" class="plain" [disabled]="shown().length === 0" (click)="keep()">Keep these as a palette</button>
     <dl>
       @for (pair of pairs(); track pair.one + pair.other) {
         <div>
@@ -68,6 +73,9 @@ const MOST = 4;
       gap: 0;
       border-radius: 8px;
       overflow: hidden;
+    }
+    button.plain {
+      justify-self: start;
     }
     figure {
       margin: 0;
@@ -103,6 +111,9 @@ const MOST = 4;
 export class CompareBlends {
   readonly blends = input.required<readonly PlannedBlend[]>();
   readonly here = input.required<string>();
+  readonly design = input.required<string>();
+  private readonly palettes = inject(Palettes);
+  private readonly notices = inject(Notices);
   protected readonly most = MOST;
   /** starts with this area's blend and the next few */
   protected readonly picked = linkedSignal<readonly string[]>(() => {
@@ -114,6 +125,14 @@ export class CompareBlends {
     this.picked().flatMap((area) => this.blends().filter((blend) => (blend.area as string) === area)),
   );
   protected readonly pairs = computed(() => comparedBlends(this.shown()));
+
+  protected keep(): void {
+    const palette = paletteOfBlends(v7() as PaletteId, `Blends of ${this.design()}`, this.shown());
+    this.palettes.put(palette).subscribe({
+      next: ({ name }) => this.notices.say(`“${name}” is among the palettes, on the shelf.`),
+      error: (error: unknown) => this.notices.failed(error),
+    });
+  }
 
   protected toggle(area: string): void {
     this.picked.update((picked) => (picked.includes(area) ? picked.filter((one) => one !== area) : [...picked, area]));

@@ -26,6 +26,7 @@ import { NumberField } from '../../../parts/fields/number-field';
 import { Pick } from '../../../parts/fields/pick';
 import { PhotoColour } from '../../../parts/photo-colour/photo-colour';
 import { Mixes } from '../../../services/mixes';
+import { Palettes } from '../../../services/palettes';
 import { WorkshopMemory } from '../../../services/workshop';
 import { MixCard } from './mix-card';
 
@@ -43,6 +44,7 @@ const QUIET = 250;
 export class FindMix {
   private readonly mixes = inject(Mixes);
   private readonly memory = inject(WorkshopMemory);
+  private readonly palettes = inject(Palettes);
   /** the blend of the area, if it has one: its amount, depth and base are what the mix is for */
   readonly blend = input.required<PlannedBlend | null>();
   readonly others = input.required<readonly PlannedBlend[]>();
@@ -90,6 +92,12 @@ export class FindMix {
     { value: '', name: 'its own' },
     ...this.others().map(({ area, areaName }) => ({ value: area as string, name: areaName })),
   ]);
+  protected readonly paletteColours = computed(() => [
+    { value: '', name: 'none' },
+    ...this.palettes
+      .all()
+      .flatMap((palette, p) => palette.colours.map((one, i) => ({ value: `${p}/${i}`, name: `${palette.name}: ${one.name}` }))),
+  ]);
   protected readonly searching = computed(() => this.sentence() === null && !this.stopped() && this.answer()?.over !== true);
   protected readonly bestFirst = computed(() => {
     const mixes = [...(this.answer()?.mixes ?? [])];
@@ -116,6 +124,7 @@ export class FindMix {
   private search: Subscription | null = null;
 
   constructor() {
+    if (!this.palettes.loaded()) this.palettes.load();
     effect((onCleanup) => {
       const wish = this.wish();
       const shelf = this.memory.shelf();
@@ -141,6 +150,12 @@ export class FindMix {
   protected likeOther(area: string): void {
     const other = this.others().find((one) => one.area === area) ?? this.blend();
     if (other) this.target.set(other.seen);
+  }
+
+  protected likePalette(at: string): void {
+    const [palette, colour] = at.split('/').map(Number);
+    const found = this.palettes.all().at(palette)?.colours.at(colour);
+    if (at !== '' && found) this.target.set(found.colour);
   }
 
   protected fromPhoto(colour: string): void {

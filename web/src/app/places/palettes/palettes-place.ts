@@ -1,0 +1,71 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatMenuModule } from '@angular/material/menu';
+import { RouterLink } from '@angular/router';
+import { paletteOfShelf, readPalette, type Palette, type PaletteId } from '@aurantia/core/palettes';
+import { v7 } from 'uuid';
+import { Notices } from '../../services/notices';
+import { Palettes } from '../../services/palettes';
+import { WorkshopMemory } from '../../services/workshop';
+import { PaletteForm } from './palette-form';
+import { PhotoPalette } from './photo-palette';
+
+/** Colours that belong together: kept, brought in, taken from a photo, each with the mix that makes it. */
+@Component({
+  selector: 'au-palettes-place',
+  imports: [MatMenuModule, PaletteForm, PhotoPalette, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './palettes-place.html',
+  styleUrl: './palettes-place.scss',
+})
+export class PalettesPlace {
+  private readonly palettes = inject(Palettes);
+  private readonly memory = inject(WorkshopMemory);
+  private readonly notices = inject(Notices);
+
+  protected readonly all = this.palettes.all;
+  protected readonly loaded = this.palettes.loaded;
+  protected readonly jars = computed(() => this.memory.shelf().filter(({ kind }) => kind === 'glitter').length);
+  protected readonly photo = signal(false);
+  protected readonly sentences = signal<readonly string[]>([]);
+  private readonly chosen = signal<string | null>(null);
+  protected readonly open = computed(() => this.all().find(({ id }) => id === this.chosen()) ?? this.all().at(0) ?? null);
+
+  constructor() {
+    this.palettes.load();
+  }
+
+  protected pick(palette: Palette): void {
+    this.photo.set(false);
+    this.chosen.set(palette.id);
+  }
+
+  protected ofShelf(): void {
+    this.keep(paletteOfShelf(newId(), 'Glitters on the shelf', this.memory.shelf()));
+  }
+
+  protected blank(): void {
+    this.keep({ id: newId(), name: 'New palette', colours: [{ name: 'First colour', colour: '#c2470f', mix: null }] });
+  }
+
+  protected ofPhoto(colours: Palette['colours']): void {
+    this.keep({ id: newId(), name: 'From a photo', colours });
+  }
+
+  protected async bring(field: HTMLInputElement): Promise<void> {
+    const file = field.files?.item(0);
+    field.value = '';
+    if (!file) return;
+    const read = readPalette(await file.text(), newId(), file.name);
+    this.sentences.set(read.ok ? [] : read.faults.map(({ path, sentence }) => `${path}: ${sentence}`));
+    if (read.ok) this.keep(read.palette);
+  }
+
+  private keep(palette: Palette): void {
+    this.palettes.put(palette).subscribe({
+      next: (kept) => this.pick(kept),
+      error: (error: unknown) => this.notices.failed(error),
+    });
+  }
+}
+
+const newId = (): PaletteId => v7() as PaletteId;
