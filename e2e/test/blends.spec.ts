@@ -91,6 +91,63 @@ describe('find a mix', () => {
   });
 });
 
+test('a cheaper twin costs less for the same cover, or there is none', async () => {
+  await open('copper-eaves', 'Eaves');
+  await press(browser, 'Find a mix');
+  await choose('Look for', 'a cheaper twin');
+  await type(browser, 'At most apart', '4');
+  await reads(
+    browser,
+    /Costs \d\.\d\d for 100 cm², one flake deep, \d+ % less than now\. Nothing so near costs less\./,
+    'au-find-mix',
+  );
+  await type(browser, 'At most apart', '0.1');
+  await reads(browser, 'Nothing on the shelf comes so near and costs less', 'au-find-mix');
+  await type(browser, 'At most apart', '50');
+  await reads(browser, 'Between 0 and 10.', 'au-find-mix');
+});
+
+test('a blend is measured in parts, and one part made larger makes more of the same', async () => {
+  await open('copper-eaves', 'Ridge');
+  await press(browser, 'In parts');
+  expect(await value('Rust Road, parts')).toBe('3');
+  await type(browser, 'One part', '1.5');
+  await reads(browser, '10.5 ml each pour', 'au-colour-stage');
+  await type(browser, 'Lamp Oil, parts', '2');
+  await reads(browser, '12.0 ml each pour', 'au-colour-stage');
+  await type(browser, 'One part', '0');
+  await reads(browser, 'A part is above nothing.', 'au-colour-stage');
+  await press(browser, 'In parts');
+  expect(await value('Lamp Oil, ml')).toBe('3.0');
+  await kept(browser);
+});
+
+test('each glue says what lands and what is cast off', async () => {
+  await open('copper-eaves', 'Ridge');
+  await press(browser, 'Glue');
+  await reads(browser, /Thin resin wipe\s+2\.4\s+[\d.]+ ml\s+\d+ %/, 'au-held-by-glue');
+  await reads(browser, /Tacky coat\s+not for flakes this coarse/, 'au-held-by-glue');
+});
+
+test('the swatch flashes as it is tilted, by keys and by the pointer, and lies still otherwise', async () => {
+  await open('thistle-weave', 'Gatepost');
+  const swatch = await named(browser, 'au-swatch canvas', /Arrow keys tilt it/);
+  const light = () =>
+    browser.executeScript<string>(
+      'const c = arguments[0]; return [...c.getContext("2d").getImageData(0, 0, c.width, c.height).data].filter((_, i) => i % 403 === 0).join()',
+      swatch,
+    );
+  const straight = await light();
+  expect(await light()).toBe(straight);
+  await swatch.sendKeys(Key.ARROW_RIGHT, Key.ARROW_UP);
+  await browser.wait(async () => (await light()) !== straight, 5000, 'keys don’t tilt it');
+  const tilted = await light();
+  await browser.actions().move({ origin: swatch, x: -60, y: 30 }).perform();
+  await browser.wait(async () => (await light()) !== tilted, 5000, 'the pointer doesn’t tilt it');
+  await browser.actions().move({ x: 5, y: 5 }).perform();
+  await browser.wait(async () => (await light()) === straight, 5000, 'it doesn’t lie flat again');
+});
+
 test('blends side by side are twins, sisters or clearly apart', async () => {
   await open('thistle-weave', 'Gatepost');
   await press(browser, 'Compare');
@@ -163,6 +220,6 @@ describe('the shelf', () => {
     await reads(browser, /−12\.5 ml\s+used on a cup\s+97\.5 ml left/, 'aside');
     await type(browser, 'How much', '900');
     await press(browser, 'Note it');
-    await reads(browser, '900 ml can’t go', 'aside');
+    await reads(browser, '900 can’t go', 'aside');
   });
 });
