@@ -2,6 +2,7 @@ import type { Plan } from '../plan';
 import { circumferenceAt, type Cup } from '../vessel';
 import { LEFT_OVER } from '../coats';
 import type { FieldRegion, FieldRequest } from './flake-field';
+import { cupLight } from './field-light';
 import { groundLook } from './look';
 import { allPixels, regionPixels } from './region-pixels';
 import { seedOf } from './random';
@@ -42,6 +43,7 @@ export function cupField(plan: FieldPlan, cup: Cup, pixelsPerMm: number): FieldR
     ground: plan.bareWall,
     seed: seedOf(plan.design),
     wraps: true,
+    light: cupLight(columns, 0),
   };
 }
 

@@ -7,12 +7,18 @@ export interface Lamp {
 
 /** How a picture is lit: so many ways, and which of them each column has; −1 where nobody sees it. */
 export interface FieldLight {
+  /** lights of one name have the same ways, so that their colours are worked out once; null for one that moves */
+  readonly name: string | null;
   readonly ways: readonly (readonly Lamp[])[];
   wayOf(column: number): number;
 }
 
 /** A flat picture under one lamp. */
-export const flatLight = (x: number, y: number): FieldLight => ({ ways: [[{ x, y, strength: 1 }]], wayOf: () => 0 });
+export const flatLight = (x: number, y: number): FieldLight => ({
+  name: null,
+  ways: [[{ x, y, strength: 1 }]],
+  wayOf: () => 0,
+});
 
 /** The window at the left and the lamp at the right of a cup, as half-way directions: right, up and towards the eye. */
 const ROUND_A_CUP = [
@@ -39,6 +45,7 @@ const cupWays = Array.from({ length: 180 / EVERY + 1 }, (_, i): readonly Lamp[] 
  * @param turn radians the cup is turned to the right
  */
 export const cupLight = (columns: number, turn: number): FieldLight => ({
+  name: 'round a cup',
   ways: cupWays,
   wayOf: (column) => {
     const round = (column + 0.5) / columns - 0.5 + turn / (2 * Math.PI);

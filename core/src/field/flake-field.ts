@@ -1,6 +1,8 @@
 import { hexOf, linearRgbOf, mixSpectra, type Spectrum, type Triple } from '../colour';
 import { dropFlakes, type FieldSheet } from './drop-flakes';
 import type { FlakeFaceKind } from './face-light';
+import type { FieldLight } from './field-light';
+import { fieldColours, type FieldColours } from './lit-field';
 import type { Look } from './look';
 import { randomStream } from './random';
 import { lightOf, MOST_STACKS, Stacks } from './stacks';
@@ -26,6 +28,8 @@ export interface FieldRequest {
   readonly seed: number;
   /** the picture goes round the cup, so flakes over one side come back on the other */
   readonly wraps: boolean;
+  /** the light it will be looked at in, where that stays: its colours then come with the picture */
+  readonly light?: FieldLight;
 }
 
 /** What a stack looks like, linear RGB: all of it, what of that comes off the flake on top, and which flake that is. */
@@ -51,6 +55,8 @@ export interface FlakeField {
   readonly owner: Uint16Array<ArrayBuffer> | null;
   /** by number, the bare wall first */
   readonly parts: readonly FieldPart[];
+  /** what it looks like in the light it is asked for; null when that moves */
+  readonly colours: FieldColours | null;
   /** of the pixels that flakes were dropped on, the share that none covers; null without flakes, or until all are dropped */
   readonly bareShare: number | null;
   readonly flakes: number;
@@ -84,16 +90,20 @@ export function* flakeFieldSteps(request: FieldRequest): Generator<() => FlakeFi
   const parts = regions.map((region) => ({ ...region, stacks: new Stacks(ground), flakes: 0 }));
   const whole = regions.reduce((sum, { pixels, look }) => sum + pixels.length * depthOf(look), 0);
   let behind = 0;
-  const soFar = (share: number): FlakeField => ({
-    width,
-    height,
-    ...sheet,
-    parts: [bare, ...parts.map(({ stacks }) => stacks)].map(partOf),
-    bareShare: null,
-    flakes: parts.reduce((sum, { flakes }) => sum + flakes, 0),
-    seen: null,
-    done: share,
-  });
+  const soFar = (share: number): FlakeField => {
+    const looks = [bare, ...parts.map(({ stacks }) => stacks)].map(partOf);
+    return {
+      width,
+      height,
+      ...sheet,
+      parts: looks,
+      colours: request.light ? fieldColours(looks, request.light) : null,
+      bareShare: null,
+      flakes: parts.reduce((sum, { flakes }) => sum + flakes, 0),
+      seen: null,
+      done: share,
+    };
+  };
   for (const [index, part] of parts.entries()) {
     const { look, pixels, stacks } = part;
     if (pixels.length === 0) continue;

@@ -28,7 +28,7 @@ export function litField(
   out = new Uint8ClampedArray(field.width * field.height * 4),
 ): Uint8ClampedArray<ArrayBuffer> {
   const { width, height, tokens, owner } = field;
-  const { colours, starts, length } = coloursOf(field, light.ways);
+  const { colours, starts, length } = coloursOf(field, light);
   const pixels = new Uint32Array(out.buffer, out.byteOffset, width * height);
   const stretches = stretchesOf(width, light);
   for (let row = 0; row < height; row += 1)
@@ -53,34 +53,33 @@ function stretchesOf(width: number, { wayOf }: FieldLight): readonly { from: num
   return stretches;
 }
 
-interface FieldColours {
-  readonly ways: FieldLight['ways'];
+/** The colours of a picture in a light: what is worked out, while its pixels are only looked up. */
+export interface FieldColours {
+  readonly light: string | null;
   /** by way, part, stack and tilt */
-  readonly colours: Uint32Array;
+  readonly colours: Uint32Array<ArrayBuffer>;
   /** where each part begins, and how many colours a way has */
-  readonly starts: Uint32Array;
+  readonly starts: Uint32Array<ArrayBuffer>;
   readonly length: number;
 }
 
-const known = new WeakMap<FlakeField, FieldColours>();
+/** As the picture brings them with it, or worked out anew. */
+const coloursOf = (field: FlakeField, light: FieldLight): FieldColours =>
+  light.name !== null && field.colours?.light === light.name ? field.colours : fieldColours(field.parts, light);
 
-/** The colours of a picture in some ways of light; a turning cup asks for the same ones again and again. */
-function coloursOf(field: FlakeField, ways: FieldLight['ways']): FieldColours {
-  const before = known.get(field);
-  if (before?.ways === ways) return before;
-  const starts = new Uint32Array(field.parts.length);
+/** The colours of some parts in a light. */
+export function fieldColours(parts: readonly FieldPart[], { name, ways }: FieldLight): FieldColours {
+  const starts = new Uint32Array(parts.length);
   let length = 0;
-  field.parts.forEach(({ stacks }, index) => {
+  parts.forEach(({ stacks }, index) => {
     starts[index] = length;
     length += stacks.length * TILTS;
   });
   const colours = new Uint32Array(length * ways.length);
   ways.forEach((lamps, way) => {
-    field.parts.forEach((part, index) => fill(colours, way * length + starts[index], part, lamps));
+    parts.forEach((part, index) => fill(colours, way * length + starts[index], part, lamps));
   });
-  const found = { ways, colours, starts, length };
-  known.set(field, found);
-  return found;
+  return { light: name, colours, starts, length };
 }
 
 /** The colours of one part in one light: `seen + glint·(light of the tilt − 1)`. */

@@ -29,8 +29,9 @@ async function drop(request: FlakeRequest): Promise<void> {
   for (;;) {
     const { value, done } = steps.next();
     if (done) {
-      const { tokens, owner } = value;
-      return say({ field: value }, owner ? [tokens.buffer, owner.buffer] : [tokens.buffer]);
+      const { tokens, owner, colours } = value;
+      const own = [tokens, owner, colours?.colours].flatMap((array) => (array ? [array.buffer] : []));
+      return say({ field: value }, own);
     }
     const now = performance.now();
     if (now - shown > PICTURE_EVERY) {
