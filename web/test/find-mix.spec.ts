@@ -1,3 +1,4 @@
+import { signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { planOf, type FoundMix, type ShelfAnswer, type ShelfWish } from '@aurantia/core';
 import { finalize, Subject } from 'rxjs';
@@ -5,11 +6,13 @@ import { CompareBlends } from '../src/app/design/colour-stage/compare-blends/com
 import { FindMix } from '../src/app/design/colour-stage/find-mix/find-mix';
 import { ScaleBlend } from '../src/app/design/colour-stage/scale-blend/scale-blend';
 import { Mixes } from '../src/app/services/mixes';
+import { Palettes } from '../src/app/services/palettes';
 import { WorkshopMemory } from '../src/app/services/workshop';
 import { design, labelled, memoryStub, typeInto } from './workshop';
 
 jest.mock('../src/app/workers/new-worker', () => ({}));
 
+const palette = { id: 'dusk', name: 'Dusk', colours: [{ name: 'Ember', colour: '#b5461c', mix: null }] };
 const { blends } = planOf(design, memoryStub().workshop());
 const mix = (size: number, difference: number): FoundMix => ({
   size,
@@ -41,6 +44,7 @@ beforeEach(() => {
   TestBed.configureTestingModule({
     providers: [
       { provide: Mixes, useValue: { find } },
+      { provide: Palettes, useValue: { all: signal([palette]), loaded: signal(true) } },
       { provide: WorkshopMemory, useValue: memoryStub() },
     ],
   });
@@ -78,6 +82,28 @@ describe('find a mix', () => {
     const { asks } = await pane('#123456');
     await asks(1);
     expect(asked[0].wish.target).toBe('#123456');
+  });
+  test('asks for a colour of a palette', async () => {
+    const { root, asks } = await pane();
+    typeInto(labelled(root, 'Of a palette'), '0/0');
+    await asks(1);
+    expect(asked[0].wish.target).toBe('#b5461c');
+  });
+  test('asks for a cheaper twin only while the difference is one, and shows the cheapest first with what it costs', async () => {
+    const { fixture, root, asks } = await pane();
+    typeInto(labelled(root, 'Look for'), 'cheapest');
+    await fixture.whenStable();
+    typeInto(labelled(root, 'At most apart'), '3');
+    await asks(1);
+    expect(asked[0].wish.cheapest).toEqual({ within: 3, below: null });
+    asked[0].answers.next(answer([mix(1, 2), mix(2, 2.5)], true));
+    await fixture.whenStable();
+    const cards = [...root.querySelectorAll('au-mix-card')].map((card) => card.textContent ?? '');
+    expect(cards[0]).toMatch(/2 jars: sisters[\s\S]*Costs 0\.60 for 100 cm², one flake deep\. Nothing so near costs less\./);
+    typeInto(labelled(root, 'At most apart'), '0');
+    await fixture.whenStable();
+    expect(root.querySelector('[role=alert]')?.textContent).toBe('Between 0 and 10.');
+    expect(asked).toHaveLength(1);
   });
   test('shows the nearest first, whatever its size, and hands the used one on', async () => {
     const { fixture, root, used, asks } = await pane();

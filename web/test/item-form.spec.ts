@@ -1,12 +1,12 @@
 import { provideHttpClient } from '@angular/common/http';
 import { TestBed } from '@angular/core/testing';
-import { startingItem, type ShelfItem, type ShelfKind } from '@aurantia/core';
+import { startingItem, type ShelfGroup, type ShelfItem } from '@aurantia/core';
 import { figureAt, figuresOf, withFigure } from '../src/app/places/shelf/item-figures';
 import { ItemForm } from '../src/app/places/shelf/item-form';
 import { WorkshopMemory } from '../src/app/services/workshop';
 import { labelled, memoryStub, typeInto } from './workshop';
 
-const kinds: readonly ShelfKind[] = ['glitter', 'ink', 'paint', 'resin', 'glue'];
+const kinds: readonly ShelfGroup[] = ['glitter', 'ink', 'pearl', 'paint', 'resin', 'glue', 'film'];
 
 describe('the figures of an item', () => {
   test.each(kinds)('of a %s are all there and each changes alone', (kind) => {
@@ -47,6 +47,34 @@ describe('the form', () => {
     const { type, put } = await form(startingItem('glitter', 'x'));
     await type('Cut', '2.5');
     expect(put.mock.lastCall?.[0]).toMatchObject({ flake: { cut: 2.5, thickness: 100, solidShare: 0.26 } });
+  });
+  test('a jar of mixed cuts is typed cut by cut, and back to one', async () => {
+    const { root, type, put } = await form(startingItem('glitter', 'x'));
+    const press = async (name: RegExp) => {
+      [...root.querySelectorAll('button')]
+        .find((one) => name.test(one.getAttribute('aria-label') ?? one.textContent ?? ''))
+        ?.click();
+      await type('Lot', '');
+    };
+    await press(/Another cut in the jar/);
+    await type('and a cut of', '1');
+    await type('its share', '30');
+    expect(put.mock.lastCall?.[0]).toMatchObject({ flake: { cut: 0.4, mixed: [{ cut: 1, share: 0.3 }] } });
+    expect(root.textContent).toContain('70 % is left for 0.4 mm.');
+    await type('its share', '130');
+    expect(root.querySelector('au-mixed-cuts [role=alert]')).not.toBeNull();
+    await type('its share', '20');
+    await press(/^Take the cut of 1 mm out/);
+    expect(put.mock.lastCall?.[0]).toMatchObject({ flake: { mixed: undefined } });
+  });
+  test('a film is counted in sheets, a pearl measured by its scoop', async () => {
+    const film = await form(startingItem('film', 'x'));
+    await film.type('Left', '4');
+    expect(film.put.mock.lastCall?.[0]).toMatchObject({ kind: 'film', left: 4 });
+    expect(film.root.textContent).toContain('sheets');
+    TestBed.resetTestingModule();
+    const pearl = await form(startingItem('pearl', 'x'));
+    expect(labelled(pearl.root, 'One level scoop').value).toBe('0.1');
   });
   test('a share is typed in percent', async () => {
     const { type, put } = await form(startingItem('glitter', 'x'));
