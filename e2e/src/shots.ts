@@ -74,6 +74,28 @@ const shots: readonly { name: string; path: string; says: string; then?: (browse
   { name: 'amounts', path: '/designs/peat-fire/amounts', says: 'Part A' },
   { name: 'card', path: '/designs/copper-eaves/card', says: 'Rest until cured through' },
   { name: 'shelf', path: '/shelf?item=first-frost', says: 'flakes in a ml' },
+  {
+    name: 'palettes',
+    path: '/shelf/palettes',
+    says: 'Lantern week',
+    then: async (browser) => {
+      await press(browser, 'Find a mix for each');
+      await browser.wait(
+        () => browser.executeScript<boolean>('return !document.body.innerText.includes("no mix yet")'),
+        60000,
+        'not every colour gets its mix',
+      );
+    },
+  },
+  {
+    name: 'glue',
+    path: '/designs/copper-eaves/colour',
+    says: 'By the eye',
+    then: async (browser) => {
+      await press(browser, 'Glue');
+      await reads(browser, 'Thin resin wipe');
+    },
+  },
   { name: 'cups', path: '/cups', says: 'Measuring sheet' },
   {
     name: 'measuring',

@@ -41,6 +41,7 @@ const views: readonly [string, string, string][] = [
   ['amounts', '/designs/copper-eaves/amounts', 'Part A'],
   ['card', '/designs/copper-eaves/card', 'Rest until cured through'],
   ['shelf', '/shelf?item=penny-rain', 'flakes in a ml'],
+  ['palettes', '/shelf/palettes', 'no mix yet'],
   ['cups', '/cups', 'Measuring sheet'],
 ];
 
