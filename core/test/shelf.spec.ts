@@ -13,7 +13,6 @@ import {
   foundOnShelf,
   gramsPerMl,
   insteadOf,
-  itemOf,
   labOf,
   leftoverItem,
   LedgerError,
@@ -32,28 +31,11 @@ import {
   weighedShare,
   WeighingError,
   type ItemOf,
-  type Plan,
-  type ShelfItem,
   type ShelfItemId,
 } from '../src';
-import { demoFile, workshop } from './workshop';
+import { blendOf, demoFile, jar, workshop } from './workshop';
 
 const { shelf } = workshop;
-const jar = (id: string): ItemOf<'glitter'> => {
-  const item = itemOf(shelf, id, 'glitter');
-  if (!item) throw new Error(`no ${id}`);
-  return item;
-};
-const blendOf = (
-  name: Parameters<typeof demoFile>[0],
-  area: string,
-  on: readonly ShelfItem[] = shelf,
-): Plan['blends'][number] => {
-  const { design, settings } = demoFile(name);
-  const blend = planOf(design, { shelf: [...on], settings }).blends.find(({ areaName }) => areaName === area);
-  if (!blend) throw new Error(`no ${area}`);
-  return blend;
-};
 const eaves = blendOf('copper-eaves', 'Eaves');
 
 describe('a leftover mix', () => {

@@ -10,6 +10,11 @@ import {
   type DesignFile,
   type Workshop,
   designFileSchema,
+  itemOf,
+  planOf,
+  type ItemOf,
+  type Plan,
+  type ShelfItem,
 } from '../src';
 
 const DEMO = join(__dirname, '..', '..', 'demo');
@@ -31,6 +36,25 @@ export const demoNames = [
 ] as const;
 export const demoText = (name: (typeof demoNames)[number]): string => readFileSync(join(DEMO, 'designs', `${name}.json`), 'utf8');
 export const demoFile = (name: (typeof demoNames)[number]): DesignFile => designFileSchema.parse(JSON.parse(demoText(name)));
+
+/** A glitter of the demo's shelf. */
+export function jar(id: string): ItemOf<'glitter'> {
+  const item = itemOf(workshop.shelf, id, 'glitter');
+  if (!item) throw new Error(`no ${id}`);
+  return item;
+}
+
+/** A blend of a demo design, by its area's name, as planned. */
+export function blendOf(
+  name: (typeof demoNames)[number],
+  area: string,
+  on: readonly ShelfItem[] = workshop.shelf,
+): Plan['blends'][number] {
+  const { design, settings } = demoFile(name);
+  const blend = planOf(design, { shelf: [...on], settings }).blends.find(({ areaName }) => areaName === area);
+  if (!blend) throw new Error(`no ${area}`);
+  return blend;
+}
 
 const cup = {
   name: 'Test cup',

@@ -1,14 +1,13 @@
 import { signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
-import { planOf, type FoundMix, type ShelfAnswer, type ShelfWish } from '@aurantia/core';
-import { finalize, Subject } from 'rxjs';
+import { planOf, type FoundMix, type ShelfAnswer } from '@aurantia/core';
 import { CompareBlends } from '../src/app/design/colour-stage/compare-blends/compare-blends';
 import { FindMix } from '../src/app/design/colour-stage/find-mix/find-mix';
 import { ScaleBlend } from '../src/app/design/colour-stage/scale-blend/scale-blend';
 import { Mixes } from '../src/app/services/mixes';
 import { Palettes } from '../src/app/services/palettes';
 import { WorkshopMemory } from '../src/app/services/workshop';
-import { design, labelled, memoryStub, typeInto } from './workshop';
+import { design, labelled, memoryStub, mixesStub, typeInto } from './workshop';
 
 jest.mock('../src/app/workers/new-worker', () => ({}));
 
@@ -33,17 +32,13 @@ const mix = (size: number, difference: number): FoundMix => ({
 const answer = (mixes: readonly FoundMix[], over: boolean): ShelfAnswer => ({ mixes, over, evaluated: 12, progress: 1 });
 
 /** What was asked of the worker, and the way to answer it. */
-let asked: { wish: ShelfWish; answers: Subject<ShelfAnswer>; stopped: boolean }[];
+let asked: ReturnType<typeof mixesStub>['asked'];
 beforeEach(() => {
-  asked = [];
-  const find = (wish: ShelfWish) => {
-    const one = { wish, answers: new Subject<ShelfAnswer>(), stopped: false };
-    asked.push(one);
-    return one.answers.pipe(finalize(() => (one.stopped = true)));
-  };
+  const mixes = mixesStub();
+  asked = mixes.asked;
   TestBed.configureTestingModule({
     providers: [
-      { provide: Mixes, useValue: { find } },
+      { provide: Mixes, useValue: mixes },
       { provide: Palettes, useValue: { all: signal([palette]), loaded: signal(true) } },
       { provide: WorkshopMemory, useValue: memoryStub() },
     ],

@@ -1,8 +1,8 @@
 import { signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
-import type { FoundMix, ShelfAnswer, ShelfWish } from '@aurantia/core';
+import type { FoundMix, ShelfAnswer } from '@aurantia/core';
 import type { Palette, PaletteId } from '@aurantia/core/palettes';
-import { finalize, of, Subject } from 'rxjs';
+import { of, Subject } from 'rxjs';
 import { PaletteForm } from '../src/app/places/palettes/palette-form';
 import { PaletteMixes } from '../src/app/places/palettes/palette-mixes';
 import { PhotoPalette } from '../src/app/places/palettes/photo-palette';
@@ -12,7 +12,7 @@ import { Notices } from '../src/app/services/notices';
 import { Palettes } from '../src/app/services/palettes';
 import { PhotoColours } from '../src/app/services/photo-colours';
 import { WorkshopMemory } from '../src/app/services/workshop';
-import { labelled, memoryStub, typeInto } from './workshop';
+import { labelled, memoryStub, mixesStub, typeInto } from './workshop';
 
 jest.mock('../src/app/workers/new-worker', () => ({}));
 jest.mock('changedpi', () => ({ changeDpiBlob: (blob: Blob) => Promise.resolve(blob) }));
@@ -29,21 +29,17 @@ const palette: Palette = {
 };
 
 let kept: Palette[];
-let asked: { wish: ShelfWish; answers: Subject<ShelfAnswer>; stopped: boolean }[];
+let asked: ReturnType<typeof mixesStub>['asked'];
 const sorting = new Subject<{ colour: string; share: number }[]>();
 const api = { get: jest.fn(), put: jest.fn(), remove: jest.fn() };
 const notices = { failed: jest.fn(), undoable: jest.fn() };
 beforeEach(() => {
   kept = [];
-  asked = [];
-  const find = (wish: ShelfWish) => {
-    const one = { wish, answers: new Subject<ShelfAnswer>(), stopped: false };
-    asked.push(one);
-    return one.answers.pipe(finalize(() => (one.stopped = true)));
-  };
+  const mixes = mixesStub();
+  asked = mixes.asked;
   TestBed.configureTestingModule({
     providers: [
-      { provide: Mixes, useValue: { find } },
+      { provide: Mixes, useValue: mixes },
       { provide: WorkshopMemory, useValue: memoryStub() },
       { provide: PhotoColours, useValue: { of: () => sorting } },
       { provide: Notices, useValue: notices },

@@ -6,10 +6,12 @@ import {
   type Cup,
   type Design,
   type Settings,
+  type ShelfAnswer,
   type ShelfItem,
+  type ShelfWish,
   designSchema,
 } from '@aurantia/core';
-import { of } from 'rxjs';
+import { finalize, of, Subject } from 'rxjs';
 
 export const cup: Cup = {
   ...startingCup,
@@ -79,4 +81,15 @@ export function labelled(root: HTMLElement, label: string): HTMLInputElement {
   if (!found) throw new Error(`no field is called “${label}”`);
   const id = found.getAttribute('for');
   return (id ? root.querySelector(`[id="${id}"]`) : found.querySelector('input, select, textarea')) as HTMLInputElement;
+}
+
+/** Searches of the shelf that answer when they are told to. */
+export function mixesStub() {
+  const asked: { wish: ShelfWish; answers: Subject<ShelfAnswer>; stopped: boolean }[] = [];
+  const find = (wish: ShelfWish) => {
+    const one = { wish, answers: new Subject<ShelfAnswer>(), stopped: false };
+    asked.push(one);
+    return one.answers.pipe(finalize(() => (one.stopped = true)));
+  };
+  return { asked, find };
 }
