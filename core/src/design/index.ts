@@ -6,6 +6,7 @@ export * from './starting-design';
 export * from './faults';
 export * from './change-areas';
 export * from './change-sections';
+export * from './change-fade';
 export * from './change-blends';
 export * from './snap-lines';
 export { DESIGN_VERSION, upgradeDesignFile } from './upgrade';
