@@ -1,17 +1,21 @@
 import {
+  bandRegion,
   deltaE2000,
   FadeError,
+  fadeOfArea,
   planFade,
   planOf,
   reflectanceOf,
   wallArea,
+  wallLength,
   withPots,
   designSchema,
   type AreaId,
   type FadeMix,
   type FadeWish,
 } from '../src';
-import { demoFile, designWith, jar, workshop } from './workshop';
+import { templatesOf, usualWishes } from '../src/templates';
+import { blendOf, demoFile, designWith, jar, workshop } from './workshop';
 
 const { design } = demoFile('apiary-noon');
 const mix = (...ids: string[]): FadeMix => ({
@@ -53,6 +57,9 @@ describe('a fade in pots', () => {
     const shares = pots.map(({ ofTo, ml }) => ofTo / ml);
     expect(shares).toEqual([...shares].sort((one, other) => one - other));
     expect([shares[0], shares[4]]).toEqual([0, 1]);
+    expect(planFade(asked).madeFirst).toEqual(
+      [asked.from, asked.to].flatMap((end) => (end && end.parts.length > 1 ? [end.name] : [])),
+    );
   });
   test('is more even than equal spoons', () => {
     const { unevenness, equal } = planFade(wish({ from: mix('candle-end'), to: mix('kiln-ash') }));
@@ -95,7 +102,7 @@ test.each([
 test('equal spoons that would change nothing for a stretch are said to', () => {
   // Five flakes deep or four, nothing of the base is seen: the lower pots would all look alike.
   const { verdict, equal } = planFade(wish({ from: mix('kiln-ash'), to: null, depth: 5, hold: null, pots: 8, overlap: 0 }));
-  expect(equal[1].apart).toBeLessThan(1);
+  expect(equal[1].apart).toBeLessThan(1.5);
   expect(verdict.why).toMatch(/Equal spoons would have left 20–[\d.]+ mm looking like one colour\./);
 });
 
@@ -122,4 +129,52 @@ test('pots laid on a band take its place in areas, blends and coats, and leave n
   const pots = is.areas.filter(({ id }) => 'abc'.includes(id)).reduce((sum, { area }) => sum + area, 0);
   expect(pots).toBeCloseTo(was.areas[0].area, 6);
   expect(is.leftOver.area).toBeCloseTo(was.leftOver.area, 6);
+});
+
+describe('a fade of an area', () => {
+  const { settings, shelf } = workshop;
+  const plan = planOf(design, { settings, shelf });
+  const pot = blendOf('apiary-noon', 'Pot 1');
+  const [area] = plan.areas.areas;
+  const whole = { ...area, region: bandRegion(0, 48) };
+  const faded = (change: Partial<Parameters<typeof fadeOfArea>[5]> = {}, on = area) =>
+    fadeOfArea(pot, on, design.cup, shelf, 0.5, { to: { jar: jar('kiln-ash').id }, up: true, pots: 4, overlap: 5, ...change });
+
+  test('begins as deep as the area lies now, on what later areas leave of it', () => {
+    const { pots } = faded();
+    expect([pots[0].from, pots[3].to]).toEqual([0, 48]);
+    expect(pots[0].bare).toBeLessThanOrEqual(pot.bare + 0.005);
+    // Cells take a part of the band, so the pots need less than on the whole wall.
+    const total = (of: typeof pots) => of.reduce((sum, { ml }) => sum + ml, 0);
+    expect(total(pots)).toBeLessThanOrEqual(total(faded({}, whole).pots));
+  });
+  test('turned upside down has the same pots from the rim’s side, on a wall that is straight', () => {
+    const [up, down] = [faded({}, whole).pots, faded({ up: false }, whole).pots];
+    expect(down.map(({ seen }) => seen)).toEqual(up.map(({ seen }) => seen).reverse());
+    expect(down.map(({ from, to }) => [from, to])).toEqual(up.map(({ from, to }) => [from, to]));
+    expect(down[0].apart).toBeNull();
+    expect(down[1].apart).toBeCloseTo(up[3].apart ?? NaN, 9);
+  });
+  test('goes into another area’s blend, or thins out', () => {
+    expect(
+      faded({ to: { blend: blendOf('apiary-noon', 'Pot 4') } })
+        .pots.at(-1)
+        ?.parts.map(({ name }) => name),
+    ).toEqual(['Candle End']);
+    expect(new Set(faded({ to: null }).pots.flatMap(({ parts }) => parts.map(({ name }) => name))).size).toBe(pot.parts.length);
+  });
+  test('isn’t for what is no band', () =>
+    expect(() =>
+      fadeOfArea(pot, { ...area, from: null, to: null }, design.cup, shelf, 0.5, { to: null, up: true, pots: 3, overlap: 0 }),
+    ).toThrow(/Choose one, or make one at the Areas stage/));
+});
+
+test('the strip beside the cup marks every edge at its length along the wall', () => {
+  const { design: copper, ...rest } = demoFile('copper-eaves');
+  const offer = templatesOf(copper, planOf(copper, rest)).find(({ id }) => id === 'heights');
+  const [sheet] = offer?.draw(usualWishes).sheets ?? [];
+  const marks = sheet.lines.filter(({ role }) => role === 'mark').map(({ points }) => points[0][1]);
+  const foot = Math.max(...marks);
+  expect(sheet.words.map(({ text }) => text)).toEqual(expect.arrayContaining(['0', '62', 'Foot', 'Eaves']));
+  expect(marks.map((y) => foot - y)).toContainEqual(expect.closeTo(wallLength(copper.cup.stations, 0, 62), 6));
 });

@@ -32,7 +32,7 @@ function canvas(width: number, height: number) {
   const data = new Uint8ClampedArray(width * height * 4);
   const context = {
     canvas: { width, height },
-    getImageData: () => ({ data }),
+    createImageData: () => ({ data }),
     putImageData: () => undefined,
     createLinearGradient: () => ({ addColorStop: () => undefined }),
     beginPath: () => undefined,

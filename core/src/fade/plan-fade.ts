@@ -26,6 +26,10 @@ export interface FadePot {
 }
 
 export interface FadePlan {
+  /** what the spoonfuls of the lower and the upper end are of; null where it thins out */
+  readonly names: { readonly from: string; readonly to: string | null };
+  /** those of them that are mixes of several jars, to be made before any pot */
+  readonly madeFirst: readonly string[];
   readonly pots: readonly FadePot[];
   /** the same stretch with equal steps in spoons, to see why not */
   readonly equal: readonly EqualSpoons[];
@@ -65,6 +69,8 @@ export function planFade(wish: FadeWish): FadePlan {
   const ends = deltaE2000(taken[0].lab, taken[count - 1].lab);
   const equal = equalSpoons(wish, count);
   return {
+    names: { from: wish.from.name, to: wish.to?.name ?? null },
+    madeFirst: [wish.from, wish.to].flatMap((end) => (end && end.parts.length > 1 ? [end.name] : [])),
     pots: taken.map((choice, i): FadePot => ({
       ...choice,
       from: bounds[i],

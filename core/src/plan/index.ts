@@ -9,4 +9,5 @@ export * from './scaled-blend';
 export * from './compare-blends';
 export * from './held-by-ways';
 export * from './blend-over';
+export * from './fade-of-area';
 export { handlePatch, layoutOf, layoutWeight } from './layout-stage';

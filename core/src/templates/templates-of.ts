@@ -7,6 +7,7 @@ import { baseTemplate } from './base-template';
 import { decalTemplate } from './decal-template';
 import { flatPieces, wholeOutlines } from './flat-pieces';
 import { FILM_HOLD, outlineFilm } from './outline-film';
+import { heightsTemplate } from './heights-template';
 import { edgeTemplate, marksTemplate, stripTemplate } from './strip-template';
 import { sheetAround, type Template, type TemplateLine, type TemplateSheet, type TemplateWishes } from './template';
 
@@ -28,6 +29,7 @@ export function templatesOf(design: Design, plan: Plan): readonly TemplateOffer[
     const planned = plan.areas.areas.find(({ id }) => id === area.id);
     return planned && planned.own.length > 0 ? areaOffers(area, planned, design) : [];
   });
+  const bands = design.areas.filter((area): area is AreaOf<'band'> => area.kind === 'band');
   const sections = design.areas.filter((area): area is AreaOf<'wedge'> => area.kind === 'wedge');
   const turn = (angle: number) => ((angle % 360) + 360) % 360;
   const lines = {
@@ -47,6 +49,17 @@ export function templatesOf(design: Design, plan: Plan): readonly TemplateOffer[
         ]
       : []),
     ...areas,
+    ...(bands.length > 1
+      ? [
+          {
+            id: 'heights',
+            title: 'Heights of the bands',
+            use: 'a strip to lay beside the cup',
+            wants: [],
+            draw: () => heightsTemplate(bands, cup),
+          },
+        ]
+      : []),
     ...(sections.length > 0
       ? [
           {

@@ -9,25 +9,30 @@ import {
   withBlendFrom,
   withFactor,
   withPart,
+  withPots,
   withPartMl,
   withParts,
   withoutPart,
   type AreaId,
   type Design,
+  type FadePlan,
   type FoundMix,
   type ItemOf,
   type Plan,
   type ShelfItemId,
 } from '@aurantia/core';
+import { v7 } from 'uuid';
 import { AmountStepper } from '../../parts/fields/amount-stepper';
 import { NumberField } from '../../parts/fields/number-field';
 import { AreaPipe, SharePipe, SpanPipe } from '../../parts/fields/unit-pipes';
 import { MaterialGlyph } from '../../parts/glyphs/material-glyph';
+import { Notices } from '../../services/notices';
 import { WorkshopMemory } from '../../services/workshop';
 import { FindingNote } from '../finding-note/finding-note';
 import { DesignSession } from '../session';
 import { BlendLooks } from './blend-looks/blend-looks';
 import { CompareBlends } from './compare-blends/compare-blends';
+import { FadePots } from './fade-pots/fade-pots';
 import { FindMix } from './find-mix/find-mix';
 import { HeldByGlue } from './held-by-glue/held-by-glue';
 import { LeftoverMix } from './leftover-mix/leftover-mix';
@@ -42,6 +47,7 @@ const kindWords = { solid: 'opaque', tinted: 'see-through', opal: 'opal' } as co
     MatMenuModule,
     AmountStepper,
     NumberField,
+    FadePots,
     HeldByGlue,
     MaterialGlyph,
     BlendLooks,
@@ -61,14 +67,16 @@ const kindWords = { solid: 'opaque', tinted: 'see-through', opal: 'opal' } as co
 export class ColourStage {
   private readonly session = inject(DesignSession);
   private readonly memory = inject(WorkshopMemory);
+  private readonly notices = inject(Notices);
   readonly design = input.required<Design>();
   readonly plan = input.required<Plan>();
   readonly chosen = model<string | null>(null);
 
-  protected readonly tab = signal<'blend' | 'find' | 'glue' | 'compare'>('blend');
+  protected readonly tab = signal<'blend' | 'find' | 'fade' | 'glue' | 'compare'>('blend');
   protected readonly tabs = [
     { tab: 'blend', name: 'Blend' },
     { tab: 'find', name: 'Find a mix' },
+    { tab: 'fade', name: 'Fade' },
     { tab: 'glue', name: 'Glue' },
     { tab: 'compare', name: 'Compare' },
   ] as const;
@@ -155,6 +163,14 @@ export class ColourStage {
 
   protected scaled(parts: Design['blends'][number]['parts']): void {
     this.onArea((design, area) => withParts(design, area, parts));
+  }
+
+  protected layPots(pots: FadePlan['pots']): void {
+    const ids = pots.map(() => v7() as AreaId);
+    const sentence = this.onArea((design, area) => withPots(design, area, ids, pots));
+    if (sentence !== null) return this.notices.say(sentence);
+    this.chosen.set(ids[0]);
+    this.tab.set('blend');
   }
 
   protected use(mix: FoundMix): void {

@@ -14,7 +14,8 @@ export function paintCup(
   turn: number,
 ): void {
   const { width, height } = context.canvas;
-  const image = context.getImageData(0, 0, width, height);
+  // Whoever asks has cleared the canvas: reading it back would only cost.
+  const image = context.createImageData(width, height);
   const wall = new Uint32Array(litField(field, cupLight(field.width, turn)).buffer);
   const picture = image.data;
   const top = topOf(stations);
