@@ -52,3 +52,24 @@ test('ends that are twins raise the alarm, and pots without room are refused wit
   await type(browser, 'Overlap', '2');
   await reads(browser, 'Pot 12', 'au-fade-pots');
 });
+
+test('sections are put in their cleanest order, each meeting told, and put back', async () => {
+  await browser.get(`${program.address}/designs/thistle-weave/colour`);
+  await painted(browser);
+  await press(browser, 'Ring');
+  await reads(browser, /(\d+ % cleaner than the order now|As clean as the order now)/, 'au-ring-order');
+  const order = () =>
+    browser.executeScript<string[]>(
+      'return [...document.querySelectorAll("au-ring-order tbody th")].map((cell) => cell.firstChild.textContent.trim())',
+    );
+  const cleanest = await order();
+  expect(cleanest).toHaveLength(6);
+  await press(browser, 'Put them in this order');
+  await reads(browser, 'The sections stand so already.', 'au-ring-order');
+  await choose('First at the seam', 'Bee');
+  await reads(browser, /^Bee to/m, 'au-ring-order tbody th');
+  const turned = await order();
+  expect([...cleanest, ...cleanest].join()).toContain(turned.join());
+  await press(browser, 'Undo');
+  await reads(browser, /(cleaner than|As clean as) the order now/, 'au-ring-order');
+});

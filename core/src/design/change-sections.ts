@@ -54,3 +54,30 @@ export function withSectionsEqual(design: Design): Design {
     }),
   };
 }
+
+/**
+ * The sections of a design in another order round the cup: each keeps its width, its blend and its coats, and they
+ * stand side by side from where the first one stood. Locked ones keep all in place.
+ * @param order ids of all sections that move, in their new order
+ */
+export function withSectionsInOrder(design: Design, order: readonly string[]): Design {
+  const sections = design.areas.filter((area): area is Wedge => area.kind === 'wedge');
+  const moving = order.flatMap((id) => sections.filter((section) => section.id === id));
+  if (moving.length === 0 || moving.some(({ locked }) => locked)) return design;
+  const places = sections.filter(({ id }) => order.includes(id)).sort((one, other) => one.from - other.from);
+  // Sections that leave gaps keep them: only where all are alike can each take another's place.
+  const alike = places.every(({ width, lean }) => width === places[0].width && lean === places[0].lean);
+  const froms = new Map<string, number>();
+  let next = places[0].from;
+  moving.forEach((section, i) => {
+    froms.set(section.id, alike ? places[i].from : next % 360);
+    next += section.width;
+  });
+  return {
+    ...design,
+    areas: design.areas.map((area) => {
+      const from = area.kind === 'wedge' ? froms.get(area.id) : undefined;
+      return area.kind === 'wedge' && from !== undefined ? { ...area, from } : area;
+    }),
+  };
+}

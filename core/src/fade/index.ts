@@ -1,5 +1,7 @@
 export * from './even-fade';
-export * from './ring-order';
+export { neighbourCost, ringOrder } from './ring-order';
+export * from './plan-ring';
+export { ringBound } from './ring-bound';
 export * from './fade-wish';
 export * from './plan-fade';
 export type { EqualSpoons, FadeVerdict } from './fade-verdict';

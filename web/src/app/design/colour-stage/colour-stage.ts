@@ -6,10 +6,12 @@ import {
   colourBefore,
   itemOf,
   percentText,
+  sectionsWithBlends,
   withBlendFrom,
   withFactor,
   withPart,
   withPots,
+  withSectionsInOrder,
   withPartMl,
   withParts,
   withoutPart,
@@ -36,9 +38,19 @@ import { FadePots } from './fade-pots/fade-pots';
 import { FindMix } from './find-mix/find-mix';
 import { HeldByGlue } from './held-by-glue/held-by-glue';
 import { LeftoverMix } from './leftover-mix/leftover-mix';
+import { RingOrder } from './ring-order/ring-order';
 import { ScaleBlend } from './scale-blend/scale-blend';
 
 const kindWords = { solid: 'opaque', tinted: 'see-through', opal: 'opal' } as const;
+
+const tabs = [
+  { tab: 'blend', name: 'Blend' },
+  { tab: 'find', name: 'Find a mix' },
+  { tab: 'fade', name: 'Fade' },
+  { tab: 'ring', name: 'Ring' },
+  { tab: 'glue', name: 'Glue' },
+  { tab: 'compare', name: 'Compare' },
+] as const;
 
 /** A blend for each area: what is measured, what faces you, how it looks over this base and others. */
 @Component({
@@ -55,6 +67,7 @@ const kindWords = { solid: 'opaque', tinted: 'see-through', opal: 'opal' } as co
     FindMix,
     FindingNote,
     LeftoverMix,
+    RingOrder,
     ScaleBlend,
     AreaPipe,
     SharePipe,
@@ -72,14 +85,18 @@ export class ColourStage {
   readonly plan = input.required<Plan>();
   readonly chosen = model<string | null>(null);
 
-  protected readonly tab = signal<'blend' | 'find' | 'fade' | 'glue' | 'compare'>('blend');
-  protected readonly tabs = [
-    { tab: 'blend', name: 'Blend' },
-    { tab: 'find', name: 'Find a mix' },
-    { tab: 'fade', name: 'Fade' },
-    { tab: 'glue', name: 'Glue' },
-    { tab: 'compare', name: 'Compare' },
-  ] as const;
+  protected readonly tab = linkedSignal<string | null, (typeof tabs)[number]['tab']>({
+    source: this.chosen,
+    // What an area can't have, such as a fade of what is no band, isn't carried over to it.
+    computation: (_, before) => (before === undefined || before.value === 'fade' ? 'blend' : before.value),
+  });
+  /** a ring needs sections, a fade a band */
+  protected readonly tabs = computed(() =>
+    tabs.filter(({ tab }) => {
+      if (tab === 'ring') return sectionsWithBlends(this.design(), this.plan().blends).length >= 3;
+      return tab !== 'fade' || this.design().areas.some(({ id, kind }) => id === this.chosen() && kind === 'band');
+    }),
+  );
   protected readonly refused = signal<{ item: string; sentence: string } | null>(null);
   protected readonly area = computed(() => this.plan().areas.areas.find(({ id }) => id === this.chosen()) ?? null);
   protected readonly blend = computed(() => this.plan().blends.find((blend) => blend.area === this.chosen()) ?? null);
@@ -171,6 +188,11 @@ export class ColourStage {
     if (sentence !== null) return this.notices.say(sentence);
     this.chosen.set(ids[0]);
     this.tab.set('blend');
+  }
+
+  protected reorder(ids: readonly string[]): void {
+    const sentence = this.session.change((design) => withSectionsInOrder(design, ids));
+    if (sentence !== null) this.notices.say(sentence);
   }
 
   protected use(mix: FoundMix): void {
