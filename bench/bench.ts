@@ -1,6 +1,7 @@
 import { coreRows } from './core-bench';
 import { printTable } from './measure';
 import { programRows } from './program-bench';
+import { ringRows } from './ring-bench';
 import { surfaceRows } from './surface-bench';
 
-printTable([...coreRows(), ...(await surfaceRows()), ...(await programRows())]);
+printTable([...coreRows(), ...ringRows(), ...(await surfaceRows()), ...(await programRows())]);
