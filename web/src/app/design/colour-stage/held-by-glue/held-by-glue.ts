@@ -12,7 +12,7 @@ import { WorkshopMemory } from '../../../services/workshop';
     <p class="soft">
       One pour of {{ blend().ml | amount: perMl() }} on each glue: what lands, and what is cast off and goes back to its jars.
     </p>
-    <table>
+    <table class="told">
       <thead>
         <tr>
           <th scope="col">Glue</th>
@@ -51,31 +51,6 @@ import { WorkshopMemory } from '../../../services/workshop';
     :host {
       display: grid;
       gap: 10px;
-    }
-    table {
-      border-collapse: collapse;
-      font-size: 13.5px;
-    }
-    th {
-      text-align: left;
-      font-weight: 600;
-    }
-    thead th {
-      color: var(--soft);
-      font-weight: 400;
-      font-size: 12.5px;
-    }
-    th,
-    td {
-      padding: 8px 8px 8px 0;
-      border-bottom: 1px solid var(--line);
-    }
-    .num {
-      text-align: right;
-      white-space: nowrap;
-    }
-    th.num {
-      text-align: right;
     }
     small {
       display: block;

@@ -29,7 +29,7 @@ import { Pick } from '../../../parts/fields/pick';
         <button type="button" class="act" [disabled]="same()" (click)="ordered.emit(ids())">Put them in this order</button>
       </div>
       <p role="status">{{ says() }}</p>
-      <table>
+      <table class="told">
         <thead>
           <tr>
             <th scope="col">Round from the seam</th>
@@ -76,31 +76,8 @@ import { Pick } from '../../../parts/fields/pick';
       gap: 12px;
       align-items: end;
     }
-    table {
-      border-collapse: collapse;
-      font-size: 13.5px;
-    }
-    th {
-      text-align: left;
-      font-weight: 600;
-    }
-    thead th {
-      color: var(--soft);
-      font-weight: 400;
-      font-size: 12.5px;
-    }
     th span {
       font-weight: 400;
-    }
-    th,
-    td {
-      padding: 8px 10px 8px 0;
-      border-bottom: 1px solid var(--line);
-    }
-    .num,
-    th.num {
-      text-align: right;
-      white-space: nowrap;
     }
     .meet {
       display: flex;
