@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { Key } from 'selenium-webdriver';
-import { kept, named, openBrowser, painted, press, reads, resize, see, type, type Browser } from '../src/browser';
+import { menuItem, kept, named, openBrowser, painted, press, reads, resize, see, type, type Browser } from '../src/browser';
 import type { Program } from '../src/program';
 import { demoForAll } from '../src/running';
 
@@ -93,6 +93,26 @@ describe('each view passes axe and fits its window', () => {
     expect(await violations()).toEqual([]);
     await press(browser, 'Put Candle End back');
     await reads(browser, 'Candle End', 'section li');
+  });
+  test('a fade, a ring, the glues, a cheaper twin, a palette from a photo', async () => {
+    await go('/designs/thistle-weave/colour', 'By the eye');
+    for (const [tab, says] of [
+      ['Ring', 'Round from the seam'],
+      ['Glue', 'Thin resin wipe'],
+    ] as const) {
+      await press(browser, tab);
+      await reads(browser, says);
+      expect(await violations()).toEqual([]);
+    }
+    await go('/designs/apiary-noon/colour', 'By the eye');
+    await press(browser, 'Fade');
+    await reads(browser, 'Lay these pots');
+    expect(await violations()).toEqual([]);
+    await go('/shelf/palettes', 'no mix yet');
+    await press(browser, 'New palette');
+    await menuItem(browser, 'From a photo');
+    await reads(browser, 'Choose a photo');
+    expect(await violations()).toEqual([]);
   });
   test('dialogs, an open coat and a refused field', async () => {
     await go('/designs/copper-eaves/coats', 'Scuff and degrease');
