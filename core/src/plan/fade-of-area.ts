@@ -23,6 +23,7 @@ export interface FadeChoice {
  * A fade of an area's blend into another, as deep as the area's coats lay it, on the surface that later areas leave it.
  * @param step the maker's spoon, ml
  * @throws FadeError when it can't be laid so
+ * @throws UnclearRegionError when its edges lie so nearly on each other that its surface can't be told
  */
 export function fadeOfArea(
   blend: PlannedBlend,

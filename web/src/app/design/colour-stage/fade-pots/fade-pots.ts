@@ -6,6 +6,7 @@ import {
   listText,
   MOST_POTS,
   spanText,
+  UnclearRegionError,
   type Cup,
   type FadeChoice,
   type FadePlan,
@@ -75,7 +76,7 @@ export class FadePots {
       const { spoonStep } = this.memory.settings();
       return { fade: fadeOfArea(this.blend(), this.area(), this.cup(), this.memory.shelf(), spoonStep, this.choice()) };
     } catch (error) {
-      if (!(error instanceof FadeError)) throw error;
+      if (!(error instanceof FadeError || error instanceof UnclearRegionError)) throw error;
       return { sentence: error.message };
     }
   });
