@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import {
+  dulledWord,
   meetingOf,
   neighbourCost,
   planOf,
@@ -8,6 +9,7 @@ import {
   RingError,
   ringOfSections,
   ringOrder,
+  ringWords,
   withSectionsInOrder,
   type RingColour,
 } from '../src';
@@ -79,6 +81,8 @@ describe('the order round the cup', () => {
     const seam = meetings[meetings.length - 1];
     for (const meeting of meetings) expect(meeting.difference).toBeGreaterThanOrEqual(seam.difference);
     expect(planRing(many(8), 'c5').order[0].id).toBe('c5');
+    expect(ringWords(planRing(many(8)), false)).toMatch(/^\d+ % cleaner than the order now\./);
+    expect(ringWords(planRing(many(8)), true)).toMatch(/^The sections stand so already\./);
   });
   test.each([
     [2, /takes three or more/],
@@ -94,6 +98,7 @@ test('opposites turn to mud where they meet, neighbours on the wheel and greys d
   expect(meetingOf(red, cyan)).toMatchObject({ mud: true });
   expect(meetingOf(red, orange).mud).toBe(false);
   expect(meetingOf(grey, dark).mud).toBe(false);
+  expect([meetingOf(red, cyan), meetingOf(grey, dark)].map(dulledWord)).toEqual(['mud', 'not']);
   expect(meetingOf(red, cyan).dulling).toBeGreaterThan(meetingOf(red, orange).dulling);
 });
 

@@ -1,8 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
 import {
-  percentText,
+  dulledWord,
   RingError,
   ringOfSections,
+  ringWords,
   sectionsWithBlends,
   type Design,
   type PlannedBlend,
@@ -55,7 +56,7 @@ import { Pick } from '../../../parts/fields/pick';
                   ><i [style.background]="meeting.other.colour"></i>
                 </span>
               </td>
-              <td class="num">{{ dulled(meeting.dulling, meeting.mud) }}</td>
+              <td class="num">{{ dulled(meeting) }}</td>
               <td>{{ meeting.words.word }} ({{ meeting.difference.toFixed(0) }})</td>
             </tr>
           }
@@ -132,18 +133,8 @@ export class RingOrder {
   );
   protected readonly says = computed(() => {
     const ring = this.ring();
-    if (!ring) return '';
-    const muddy = ring.meetings.filter(({ mud }) => mud).length;
-    const mud =
-      muddy === 0
-        ? 'No meeting turns to mud.'
-        : `${muddy === 1 ? 'One meeting turns' : `${muddy} meetings turn`} to mud all the same: strew those apart.`;
-    if (this.same()) return `The sections stand so already. ${mud}`;
-    const saved = 1 - ring.cost / ring.now;
-    return `${saved < 0.005 ? 'As clean as the order now, with the seam elsewhere.' : `${percentText(saved)} cleaner than the order now.`} ${mud}`;
+    return ring ? ringWords(ring, this.same()) : '';
   });
 
-  protected dulled(dulling: number, mud: boolean): string {
-    return mud ? 'mud' : dulling < 0.005 ? 'not' : dulling < 0.04 ? 'a little' : 'much';
-  }
+  protected readonly dulled = dulledWord;
 }
