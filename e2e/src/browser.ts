@@ -66,15 +66,18 @@ export async function named(browser: Browser, css: string, name: string | RegExp
   ) as Promise<WebElement>;
 }
 
-export const press = async (
+/** Does something with a named element; where the page redrew it in between, with the new one. */
+export async function withNamed<Result>(
   browser: Browser,
+  css: string,
   name: string | RegExp,
-  css = 'button, a, [role=menuitem], [role=radio]',
-): Promise<void> => {
+  does: (element: WebElement) => Promise<Result>,
+): Promise<Result> {
+  let done: { result: Result } | null = null;
   await browser.wait(
     async () => {
       try {
-        await (await named(browser, css, name)).click();
+        done = { result: await does(await named(browser, css, name)) };
         return true;
       } catch (error) {
         if (error instanceof Error && /stale|intercepted|not interactable/i.test(error.name + error.message)) return false;
@@ -82,9 +85,23 @@ export const press = async (
       }
     },
     PATIENCE,
-    `“${name}” can’t be pressed`,
+    `nothing can be done with “${name}”`,
   );
-};
+  return (done as { result: Result } | null)?.result as Result;
+}
+
+export const press = (browser: Browser, name: string | RegExp, css = 'button, a, [role=menuitem], [role=radio]'): Promise<void> =>
+  withNamed(browser, css, name, (element) => element.click());
+
+/** What a field holds. */
+export const valueOf = (browser: Browser, name: string): Promise<string> =>
+  withNamed(browser, 'input, textarea', name, async (field) => (await field.getAttribute('value')) ?? '');
+
+/** Takes an option of a list by its words. */
+export const choose = (browser: Browser, label: string, option: string): Promise<void> =>
+  withNamed(browser, 'select', label, async (select) =>
+    (await select.findElement(By.xpath(`./option[normalize-space()="${option}"]`))).click(),
+  );
 
 /** Opens an area in the list of the areas stage. */
 export async function openArea(browser: Browser, name: string): Promise<void> {
@@ -115,9 +132,10 @@ export async function menuItem(browser: Browser, text: string): Promise<void> {
 
 /** Types over whatever a field holds and leaves it. */
 export async function type(browser: Browser, name: string, text: string): Promise<void> {
-  const field = await named(browser, 'input, textarea', name);
-  await field.sendKeys(Key.chord(Key.CONTROL, 'a'), text);
-  await browser.executeScript('arguments[0].blur();', field);
+  await withNamed(browser, 'input, textarea', name, async (field) => {
+    await field.sendKeys(Key.chord(Key.CONTROL, 'a'), text);
+    await browser.executeScript('arguments[0].blur();', field);
+  });
 }
 
 /** Waits until the page says something. */

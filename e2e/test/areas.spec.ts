@@ -2,7 +2,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { By, Key, type WebElement } from 'selenium-webdriver';
-import { kept, named, openArea, painted, press, reads, type, type Browser } from '../src/browser';
+import { kept, named, openArea, painted, press, reads, type, valueOf, withNamed, type Browser } from '../src/browser';
 import type { Program } from '../src/program';
 import { demoForAll } from '../src/running';
 
@@ -19,7 +19,7 @@ const open = async (path: string) => {
   await reads(browser, 'Left over on the wall');
   await painted(browser);
 };
-const value = async (name: string) => (await named(browser, 'input', name)).getAttribute('value');
+const value = (name: string) => valueOf(browser, name);
 const becomes = (name: string, wanted: string) =>
   browser.wait(async () => (await value(name)) === wanted, 20000, `${name} never reads ${wanted}`);
 const handle = async (view: string, name: string): Promise<WebElement> => {
@@ -58,7 +58,7 @@ describe('an edge is moved', () => {
     await kept(browser);
     await press(browser, 'Undo');
     await becomes('Upper edge', before);
-    expect(await (await named(browser, 'button', 'Undo')).isEnabled()).toBe(false);
+    expect(await withNamed(browser, 'button', 'Undo', (found) => found.isEnabled())).toBe(false);
     // Half way up the coated wall of 195 mm lies 35.5 mm above: the line takes what comes near it.
     const mm = await browser.executeScript<number>(
       'const knobs = ["Lower", "Upper"].map((one) => document.querySelector(`au-wrap-view [aria-label="${one} edge of Foot"] .knob`).getBoundingClientRect().y); return (knobs[0] - knobs[1]) / 62',
@@ -82,9 +82,11 @@ describe('an edge is moved', () => {
     await becomes('Upper edge', '109');
     await slider.sendKeys(Key.chord(Key.SHIFT, Key.ARROW_DOWN));
     await becomes('Upper edge', '99');
-    expect(await (await named(browser, 'au-wrap-view [role=slider]', 'Upper edge of Grove')).getAttribute('aria-valuetext')).toBe(
-      '99 mm above the foot',
-    );
+    expect(
+      await withNamed(browser, 'au-wrap-view [role=slider]', 'Upper edge of Grove', (found) =>
+        found.getAttribute('aria-valuetext'),
+      ),
+    ).toBe('99 mm above the foot');
   });
 });
 
@@ -158,16 +160,16 @@ describe('order, copies, locks and masks', () => {
     await press(browser, 'Duplicate Pot 2');
     await reads(browser, 'Pot 2 2', 'au-areas-stage li');
     await reads(browser, 'Nothing of Pot 2 is left to see.');
-    await (await named(browser, 'input[type=checkbox]', 'locked')).click();
+    await press(browser, 'locked', 'input[type=checkbox]');
     await reads(browser, 'locked', 'au-areas-stage li.chosen small');
-    expect(await (await named(browser, 'button', 'Remove Pot 2 2')).isEnabled()).toBe(false);
+    expect(await withNamed(browser, 'button', 'Remove Pot 2 2', (found) => found.isEnabled())).toBe(false);
     await browser.wait(
       async () => (await browser.findElements(By.css('au-wrap-view [role=slider]'))).length === 0,
       20000,
       'a locked area has handles',
     );
-    await (await named(browser, 'input[type=checkbox]', 'locked')).click();
-    await (await named(browser, 'input[type=checkbox]', 'masked')).click();
+    await press(browser, 'locked', 'input[type=checkbox]');
+    await press(browser, 'masked', 'input[type=checkbox]');
     await reads(browser, 'masked', 'au-areas-stage li.chosen small');
     await press(browser, 'Remove Pot 2 2');
     await reads(browser, '5 areas, none left over', '.rail');
@@ -202,7 +204,7 @@ describe('templates', () => {
     await press(browser, 'Templates');
     await press(browser, /^Eaves, strip/);
     await reads(browser, 'cut the strip curved as drawn');
-    await (await named(browser, 'input[type=checkbox]', 'straight strip')).click();
+    await press(browser, 'straight strip', 'input[type=checkbox]');
     await reads(browser, 'a straight strip puckers');
     const link = await named(browser, 'a', /^PDF, \d+ pages? A4$/);
     const reply = await fetch((await link.getAttribute('href')) ?? '');
@@ -237,7 +239,7 @@ describe('cups', () => {
     await reads(browser, 'Wind a thread round the stem');
     await type(browser, 'Height above the foot', '0');
     await reads(browser, 'Heights go upwards', '.wrong-note');
-    expect(await (await named(browser, 'button', 'Next')).isEnabled()).toBe(false);
+    expect(await withNamed(browser, 'button', 'Next', (found) => found.isEnabled())).toBe(false);
     await press(browser, 'Close');
     await press(browser, 'Small, with a handle');
     await reads(browser, 'Patch wide');
@@ -247,7 +249,7 @@ describe('cups', () => {
     await browser.get(`${program.address}/cups`);
     await press(browser, 'Typical cups');
     await browser.wait(async () => (await browser.findElements(By.css('[mat-menu-item]'))).length > 10, 20000, 'no library');
-    await (await named(browser, '[mat-menu-item]', 'Plump 550 ml')).click();
+    await press(browser, 'Plump 550 ml', '[mat-menu-item]');
     await reads(browser, 'Typical readings from the library', 'aside');
     await press(browser, 'they are my cup’s now');
     await browser.wait(

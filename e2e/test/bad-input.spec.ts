@@ -1,7 +1,7 @@
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { kept, named, press, reads, see, type, type Browser } from '../src/browser';
+import { kept, press, reads, see, type, withNamed, type Browser } from '../src/browser';
 import type { Program } from '../src/program';
 import { demoForAll } from '../src/running';
 
@@ -36,7 +36,7 @@ test.each([
   await type(browser, field, text || ' ');
   await reads(browser, sentence, '.wrong-note');
   expect(await surface()).toBe(before);
-  expect(await (await named(browser, 'input', field)).getAttribute('aria-invalid')).toBe('true');
+  expect(await withNamed(browser, 'input', field, (found) => found.getAttribute('aria-invalid'))).toBe('true');
 });
 
 test('stations that go backwards are named, and the cup stays', async () => {

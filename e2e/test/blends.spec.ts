@@ -2,7 +2,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { By, Key } from 'selenium-webdriver';
-import { kept, named, painted, press, reads, type, type Browser } from '../src/browser';
+import { choose as chooseIn, kept, named, painted, press, reads, type, valueOf, type Browser } from '../src/browser';
 import { stripedPng } from '../src/flat-photo';
 import type { Program } from '../src/program';
 import { demoForAll } from '../src/running';
@@ -26,13 +26,10 @@ const open = async (design: string, area: string) => {
   await press(browser, new RegExp(`^${area} `), '.chip');
   await reads(browser, area, 'au-colour-stage h2');
 };
-const choose = async (label: string, option: string) => {
-  const select = await named(browser, 'select', label);
-  await select.findElement(By.xpath(`./option[normalize-space()="${option}"]`)).click();
-};
+const choose = (label: string, option: string) => chooseIn(browser, label, option);
 const shelf = async () =>
   (await (await fetch(`${program.address}/api/shelf`)).json()) as { id: string; name: string; left: number | null }[];
-const value = async (name: string) => (await (await named(browser, 'input', name)).getAttribute('value')) ?? '';
+const value = (name: string) => valueOf(browser, name);
 
 describe('find a mix', () => {
   test('finds the very blend its own colour comes from, proven, and puts it in', async () => {

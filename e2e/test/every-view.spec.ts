@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { Key } from 'selenium-webdriver';
-import { menuItem, kept, named, openBrowser, painted, press, reads, resize, see, type, type Browser } from '../src/browser';
+import { kept, menuItem, openBrowser, painted, press, reads, resize, see, type, valueOf, type Browser } from '../src/browser';
 import type { Program } from '../src/program';
 import { demoForAll } from '../src/running';
 
@@ -196,7 +196,7 @@ test('units change everywhere at once and are kept', async () => {
   await press(browser, 'grams');
   await press(browser, 'Done');
   await reads(browser, '83.4 in² to coat', '.rail');
-  const edge = async () => (await named(browser, 'input', 'Upper edge')).getAttribute('value');
+  const edge = () => valueOf(browser, 'Upper edge');
   await browser.wait(async () => (await edge()) === '2.44', 20000, 'the edge is never in inches');
   await type(browser, 'Upper edge', '3');
   await browser.navigate().refresh();

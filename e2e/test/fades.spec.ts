@@ -1,5 +1,4 @@
-import { By } from 'selenium-webdriver';
-import { kept, named, painted, press, reads, type, type Browser } from '../src/browser';
+import { choose as chooseIn, kept, painted, press, reads, type, type Browser } from '../src/browser';
 import type { Program } from '../src/program';
 import { demoForAll } from '../src/running';
 
@@ -17,10 +16,7 @@ const open = async (design: string, area: string) => {
   await press(browser, 'Fade');
   await reads(browser, 'Lay these pots', 'au-fade-pots');
 };
-const choose = async (label: string, option: string) => {
-  const select = await named(browser, 'select', label);
-  await select.findElement(By.xpath(`./option[normalize-space()="${option}"]`)).click();
-};
+const choose = (label: string, option: string) => chooseIn(browser, label, option);
 
 test('a fade is judged before any jar is opened, laid in pots, and undone', async () => {
   await open('copper-eaves', 'Foot');

@@ -1,4 +1,4 @@
-import { kept, menuItem, named, openBrowser, press, reads, type, type Browser } from '../src/browser';
+import { kept, menuItem, named, openBrowser, press, reads, type, valueOf, withNamed, type Browser } from '../src/browser';
 import { Program } from '../src/program';
 
 let program: Program;
@@ -16,7 +16,7 @@ afterEach(async () => {
 
 const stored = async (id: string) =>
   (await (await fetch(`${program.address}/api/designs/${id}`)).json()) as { revision: number; document: { name: string } };
-const name = async () => (await named(browser, 'input', 'Name of the design')).getAttribute('value');
+const name = () => valueOf(browser, 'Name of the design');
 const rename = (text: string) => type(browser, 'Name of the design', text);
 const open = async (id: string, stage = 'areas') => {
   await browser.get(`${program.address}/designs/${id}/${stage}`);
@@ -120,7 +120,7 @@ test('two designs in one tab keep their saves and their undo apart', async () =>
   await rename('First of two');
   await browser.navigate().back();
   await browser.wait(async () => (await name()) === 'Peat Fire', 20000, 'the other design never opens');
-  expect(await (await named(browser, 'button', 'Undo')).isEnabled()).toBe(false);
+  expect(await withNamed(browser, 'button', 'Undo', (found) => found.isEnabled())).toBe(false);
   await browser.wait(
     async () => (await stored('copper-eaves')).document.name === 'First of two',
     20000,

@@ -1,5 +1,5 @@
 import { By } from 'selenium-webdriver';
-import { kept, menuItem, named, openBrowser, painted, press, reads, type, type Browser } from '../src/browser';
+import { kept, menuItem, named, openBrowser, painted, press, reads, type, valueOf, type Browser } from '../src/browser';
 import { Program } from '../src/program';
 
 let program: Program;
@@ -15,7 +15,7 @@ afterEach(async () => {
 });
 const get = async <T>(path: string): Promise<T> => (await (await fetch(`${program.address}/api/${path}`)).json()) as T;
 const go = (path: string) => browser.get(`${program.address}${path}`);
-const value = async (name: string) => (await named(browser, 'input', name)).getAttribute('value');
+const value = (name: string) => valueOf(browser, name);
 
 describe('a workshop of one’s own, empty at first', () => {
   beforeEach(() => start(false));

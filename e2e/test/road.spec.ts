@@ -1,7 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { By, Key } from 'selenium-webdriver';
-import { kept, menuItem, named, openArea, painted, press, reads, see, type, type Browser } from '../src/browser';
+import { kept, menuItem, named, openArea, painted, press, reads, see, type, valueOf, type Browser } from '../src/browser';
 import type { Program } from '../src/program';
 import { demoForAll } from '../src/running';
 
@@ -128,7 +128,7 @@ test('undo and redo go through what was done, by button and by key', async () =>
   await type(browser, 'Upper edge', '70');
   await reads(browser, '0.0 cm²', '.left');
   await kept(browser);
-  const value = async () => (await named(browser, 'input', 'Upper edge')).getAttribute('value');
+  const value = () => valueOf(browser, 'Upper edge');
   await press(browser, 'Undo');
   await browser.wait(async () => (await value()) === '62', 20000, 'undo never shows 62');
   await (await see(browser, 'au-cup-view canvas')).sendKeys(Key.chord(Key.CONTROL, Key.SHIFT, 'z'));
