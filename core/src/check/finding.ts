@@ -1,6 +1,6 @@
 import type { AreaId } from '../areas';
 import type { CoatId, CoatOf, CoatKindName, Design, Workshop } from '../design';
-import type { PlannedAreas, Step } from '../plan';
+import type { PlannedAreas, PlannedFade, Step } from '../plan';
 
 /** stop: it will fail or hurt; look: likely worse; tip: worth knowing. */
 export type FindingLevel = 'stop' | 'look' | 'tip';
@@ -29,7 +29,12 @@ export interface Facts {
   readonly workshop: Workshop;
   readonly areas: PlannedAreas;
   readonly steps: readonly Step[];
+  readonly fades: readonly PlannedFade[];
 }
+
+/** The places an area is laid in: itself, or its pots where it fades. */
+export const placesOfArea = ({ fades }: Pick<Facts, 'fades'>, area: AreaId): readonly AreaId[] =>
+  fades.find((fade) => fade.area === area)?.slices.map(({ id }) => id) ?? [area];
 
 /** A rule: its name, and the findings it has. */
 export interface Rule {
@@ -47,10 +52,10 @@ export function stepsOfKind<Kind extends CoatKindName>(
   );
 }
 
-/** Names of the areas that a coat lies on and for which something holds. */
-export const areasWhere = (facts: Facts, holds: (area: AreaId) => boolean): readonly string[] =>
-  facts.areas.areas.filter((area) => area.area > 0 && holds(area.id)).map((area) => area.name);
+/** Names of the areas for which something holds, in any of their places. */
+export const areasWhere = (facts: Facts, holds: (place: AreaId) => boolean): readonly string[] =>
+  facts.areas.areas.filter((area) => area.area > 0 && placesOfArea(facts, area.id).some(holds)).map((area) => area.name);
 
-/** Whether a coat reaches a place. */
-export const reaches = (coat: { on: 'all' | readonly string[] }, place: string): boolean =>
-  coat.on === 'all' || coat.on.includes(place);
+/** Whether a coat reaches a place; a pot lies where its area does. */
+export const reaches = (facts: Pick<Facts, 'fades'>, coat: { on: 'all' | readonly AreaId[] }, place: string): boolean =>
+  coat.on === 'all' || coat.on.some((area) => placesOfArea(facts, area).some((one) => one === place));

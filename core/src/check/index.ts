@@ -1,10 +1,11 @@
 import type { Design, Workshop } from '../design';
-import type { PlannedAreas, Step } from '../plan';
+import type { PlannedAreas, PlannedFade, Step } from '../plan';
 import type { Finding, FindingLevel, Rule } from './finding';
 import { aboveLip } from './rules/above-lip';
 import { areaCovered, motifsFit } from './rules/areas-fit';
 import { chunkyGlue } from './rules/chunky-glue';
 import { decalOnGlitter } from './rules/decal-on-glitter';
+import { fadeShows, fadeBaseShows, fadeOpenTime } from './rules/fades';
 import { fastGlue } from './rules/fast-glue';
 import { glitterWithoutGlue } from './rules/glitter-without-glue';
 import { inkLoad } from './rules/ink-load';
@@ -27,6 +28,9 @@ export const rules: readonly Rule[] = [
   pressChunky,
   chunkyGlue,
   fastGlue,
+  fadeShows,
+  fadeBaseShows,
+  fadeOpenTime,
   aboveLip,
   motifsFit,
   areaCovered,
@@ -37,8 +41,14 @@ export const rules: readonly Rule[] = [
 const order: Record<FindingLevel, number> = { stop: 0, look: 1, tip: 2 };
 
 /** All findings, the gravest first. */
-export function checkDesign(design: Design, workshop: Workshop, areas: PlannedAreas, steps: readonly Step[]): readonly Finding[] {
-  const facts = { design, workshop, areas, steps };
+export function checkDesign(
+  design: Design,
+  workshop: Workshop,
+  areas: PlannedAreas,
+  steps: readonly Step[],
+  fades: readonly PlannedFade[],
+): readonly Finding[] {
+  const facts = { design, workshop, areas, steps, fades };
   return rules
     .flatMap((rule) => rule.find(facts).map((finding) => ({ rule: rule.name, ...finding })))
     .sort((a, b) => order[a.level] - order[b.level]);

@@ -17,23 +17,32 @@ export const base: CoatKind<'base'> = {
     on: 'all',
     paint: shelf.find((item) => item.kind === 'paint')?.id ?? ('' as ShelfItemId),
     passes: 2,
+    fading: false,
   }),
   lay(coat, grounds, context) {
     const paint = itemOf(context.shelf, coat.paint, 'paint');
     const places = placesOf(coat.on, context);
     const colour = paint ? reflectanceOf(paint.colour) : null;
+    const faded = (place: string) => (coat.fading ? context.fadedBases[place] : undefined);
     const passes = coat.passes === 1 ? 'One even coat' : `${coat.passes} thin coats`;
     return {
-      grounds: changedGrounds(grounds, places, (ground) => ({
-        ...ground,
-        spectrum: colour ?? ground.spectrum,
-        look: paint ? [groundLook(paint.colour)] : ground.look,
-        thickness: ground.thickness + coat.passes * PAINT_FILM,
-      })),
+      grounds: changedGrounds(grounds, places, (ground, place) => {
+        const own = faded(place);
+        return {
+          ...ground,
+          spectrum: own?.spectrum ?? colour ?? ground.spectrum,
+          look: own ? [groundLook(own.colour)] : paint ? [groundLook(paint.colour)] : ground.look,
+          thickness: ground.thickness + coat.passes * PAINT_FILM,
+        };
+      }),
       body: bodyOf({
         title: `Base colour: ${paint?.name ?? 'a paint no longer on the shelf'}`,
         where: whereText(coat.on, context),
-        does: `${passes} of paint, each touch-dry before the next.`,
+        does: `${passes} of paint, each touch-dry before the next.${
+          places.some(faded)
+            ? ' Where the base fades, mist one paint into the next while both are wet, at the heights of its fade.'
+            : ''
+        }`,
         needs: [paint?.name ?? 'the paint', 'turner', 'drop sheet'],
         waitsFor: 'A scuffed wall, free of grease and dry.',
         area: areaOf(places, context),

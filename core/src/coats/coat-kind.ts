@@ -1,6 +1,7 @@
 import type { UnsurePart } from '../plan/spread';
 import type { AreaId } from '../areas';
 import type { CoatKindName, CoatOf, CoatedWhere, Settings } from '../design';
+import type { Spectrum } from '../colour';
 import type { Finish, Part } from '../glitter';
 import type { Light, PlannedCoat, PlannedPart } from '../plan';
 import type { ShelfItem } from '../stock';
@@ -27,6 +28,15 @@ export interface ReadyBlend {
   readonly coarsest: number;
 }
 
+/** The pots of each area that fades, by its id. */
+export type PotsOf = Readonly<Record<string, readonly string[]>>;
+
+/** The base colour of a place where the base fades. */
+export interface FadedBase {
+  readonly spectrum: Spectrum;
+  readonly colour: string;
+}
+
 /** What a coat can know while it is laid. */
 export interface CoatContext {
   readonly settings: Settings;
@@ -36,6 +46,9 @@ export interface CoatContext {
   readonly names: Readonly<Record<string, string>>;
   /** places kept free of glue and glitter by a mask */
   readonly masked: ReadonlySet<string>;
+  /** the places that an area which fades is laid in */
+  readonly pots: PotsOf;
+  readonly fadedBases: Readonly<Record<string, FadedBase>>;
   readonly blends: readonly ReadyBlend[];
   /** the work on spectra, remembered between plans */
   readonly light: Light;
@@ -86,7 +99,8 @@ export function bodyOf(body: Pick<CoatBody, 'title' | 'does' | 'waitsFor' | 'han
 }
 
 export function placesOf(on: CoatedWhere, context: CoatContext): readonly string[] {
-  return on === 'all' ? Object.keys(context.sizes) : on.filter((id) => id in context.sizes);
+  if (on === 'all') return Object.keys(context.sizes);
+  return on.flatMap((id) => context.pots[id] ?? [id]).filter((id) => id in context.sizes);
 }
 
 /** The places of a coat that no mask covers: where glue and glitter really go. */

@@ -11,16 +11,16 @@ const partSchema = z.strictObject({
     .max(500, 'No cup takes over 500 ml of one glitter.'),
 });
 
+/** Jars in proportions. */
+export const partsSchema = z
+  .array(partSchema)
+  .min(1, 'A blend of nothing covers nothing. Add a glitter or take the blend out.')
+  .max(15, 'Fifteen glitters are the most a blend takes.')
+  .refine(
+    (parts) => new Set(parts.map((part) => part.item)).size === parts.length,
+    'A glitter is in this blend twice. Add their amounts up.',
+  );
+
 /** What is poured on an area, each pass. */
-export const blendSchema = z.strictObject({
-  area: areaIdSchema,
-  parts: z
-    .array(partSchema)
-    .min(1, 'A blend of nothing covers nothing. Add a glitter or take the blend out.')
-    .max(15, 'Fifteen glitters are the most a blend takes.')
-    .refine(
-      (parts) => new Set(parts.map((part) => part.item)).size === parts.length,
-      'A glitter is in this blend twice. Add their amounts up.',
-    ),
-});
+export const blendSchema = z.strictObject({ area: areaIdSchema, parts: partsSchema });
 export type Blend = z.infer<typeof blendSchema>;

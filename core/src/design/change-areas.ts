@@ -57,10 +57,12 @@ export function withAreaTwice(design: Design, id: AreaId, copy: AreaId): Design 
   const number = freeNumber(design, 2, (n) => `${source.name} ${n}`.slice(0, 60));
   const twin = { ...stepAside(source), id: copy, name: `${source.name} ${number}`.slice(0, 60), locked: false };
   const blend = design.blends.find((one) => one.area === id);
+  const fade = design.fades.find((one) => one.area === id);
   return {
     ...design,
     areas: design.areas.toSpliced(index + 1, 0, twin),
     blends: blend ? [...design.blends, { ...blend, area: copy }] : design.blends,
+    fades: fade ? [...design.fades, { ...fade, area: copy }] : design.fades,
     coats: design.coats.map((coat) =>
       'on' in coat && coat.on !== 'all' && coat.on.includes(id) ? { ...coat, on: [...coat.on, copy] } : coat,
     ),
@@ -111,6 +113,7 @@ export function withoutArea(design: Design, id: AreaId): Design {
       .filter((area) => area.id !== id)
       .map((area) => (area.kind === 'scatter' && area.inside === id ? { ...area, inside: null } : area)),
     blends: design.blends.filter((blend) => blend.area !== id),
+    fades: design.fades.filter((fade) => fade.area !== id),
     coats: design.coats.map((coat) => {
       if (!('on' in coat) || coat.on === 'all' || !coat.on.includes(id)) return coat;
       const on = coat.on.filter((other) => other !== id);

@@ -23,6 +23,8 @@ export const coatSchemas = {
     on: onSchema,
     paint: shelfItemIdSchema,
     passes: z.int().min(1).max(6),
+    /** where a fade has base colours of its own, they are laid in place of this paint */
+    fading: z.boolean().default(false),
   }),
   glue: z.strictObject({
     kind: z.literal('glue'),

@@ -3,6 +3,7 @@ import { areaFaults, areaSchema } from '../areas';
 import { cupKinds, cupSchema } from '../vessel';
 import { blendSchema } from './blend';
 import { coatSchema } from './coat';
+import { fadeSchema } from './fade';
 import { DESIGN_VERSION, upgradeDesign } from './upgrade';
 
 export const designIdSchema = z.string().trim().min(1, 'A design needs an id.').max(64).brand<'DesignId'>();
@@ -26,6 +27,7 @@ export const designDocumentSchema = z
     cup: cupSchema,
     areas: z.array(areaSchema).max(40, 'Forty areas are the most a cup takes.'),
     blends: z.array(blendSchema).max(40),
+    fades: z.array(fadeSchema).max(40).default([]),
     coats: z.array(coatSchema).max(60, 'Sixty coats are the most a cup takes.'),
   })
   .check((context) => {
@@ -49,7 +51,7 @@ interface CrossFault {
 }
 
 /** What is wrong between parts of a design that are each sound on their own. */
-function crossFaults(design: Pick<Design, 'cup' | 'areas' | 'blends' | 'coats'>): readonly CrossFault[] {
+function crossFaults(design: Pick<Design, 'cup' | 'areas' | 'blends' | 'fades' | 'coats'>): readonly CrossFault[] {
   const faults: CrossFault[] = [];
   const ids = new Set<string>();
   design.areas.forEach((area, index) => {
@@ -70,6 +72,16 @@ function crossFaults(design: Pick<Design, 'cup' | 'areas' | 'blends' | 'coats'>)
     if (blended.has(blend.area))
       faults.push({ path: ['blends', index, 'area'], sentence: `The area “${blend.area}” has two blends.` });
     blended.add(blend.area);
+  });
+  const faded = new Set<string>();
+  design.fades.forEach((fade, index) => {
+    const fault = (sentence: string) => faults.push({ path: ['fades', index, 'area'], sentence });
+    const area = design.areas.find(({ id }) => id === fade.area);
+    if (!area) fault(`No area has the id “${fade.area}”.`);
+    else if (area.kind === 'base' || area.kind === 'grip')
+      fault(`“${area.name}” isn’t on the wall: it takes one blend. Fade an area of the wall.`);
+    if (faded.has(fade.area)) fault(`The area “${fade.area}” has two fades.`);
+    faded.add(fade.area);
   });
   const coatIds = new Set<string>();
   design.coats.forEach((coat, index) => {

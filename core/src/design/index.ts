@@ -1,12 +1,13 @@
 export * from './blend';
 export * from './coat';
+export * from './fade';
 export * from './design';
 export * from './workshop';
 export * from './starting-design';
 export * from './faults';
 export * from './change-areas';
 export * from './change-sections';
-export * from './change-fade';
 export * from './change-blends';
+export * from './change-fades';
 export * from './snap-lines';
 export { DESIGN_VERSION, upgradeDesignFile } from './upgrade';

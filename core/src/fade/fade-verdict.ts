@@ -1,8 +1,15 @@
-import { lengthFigure, metricUnits } from '../units';
+import type { Finish, Part } from '../glitter';
 import { EVEN_ENOUGH } from './fade-wish';
 
-/** A pot of equal steps in spoons: hex, and ΔE00 from the one below; null for the lowest. */
-export interface EqualSpoons {
+/** What a pot could have been: proportions, and flakes deep that stay. */
+export interface OtherPot {
+  readonly parts: readonly Part[];
+  readonly finishes: readonly Finish[];
+  readonly kept: number;
+}
+
+/** A pot of equal steps in spoons: hex, and ΔE00 from the one before; null for the first. */
+export interface EqualSpoons extends OtherPot {
   readonly seen: string;
   readonly apart: number | null;
 }
@@ -14,38 +21,42 @@ export interface FadeVerdict {
   readonly why: string;
 }
 
+/** Pots in a row, first and last, counted from 0. */
+export interface Stretch {
+  readonly from: number;
+  readonly to: number;
+}
+
 /** ΔE00 between the ends below which it isn't seen, and below which hardly (rule 32). */
-const NOT_SEEN = 5;
-const HARDLY = 10;
+export const NOT_SEEN = 5;
+export const HARDLY = 10;
 /** A step so much narrower than the mean is no step to the eye. */
 const DEAD = 0.35;
 
-/**
- * What a fade comes to, in words.
- * @param ends ΔE00 between its ends
- * @param steps between neighbouring pots
- * @param bounds mm from the foot: where the pots begin and end
- */
-export function fadeVerdict(
-  ends: number,
-  steps: readonly number[],
-  equal: readonly EqualSpoons[],
-  bounds: readonly number[],
-): FadeVerdict {
-  if (ends < NOT_SEEN)
+interface Judged {
+  /** ΔE00 from one to another that are furthest apart: a fade there and back has like ends */
+  readonly span: number;
+  readonly steps: readonly number[];
+  /** the same before they are rounded to spoons */
+  readonly unrounded: readonly number[];
+}
+
+/** What a fade comes to, in words. */
+export function fadeVerdict({ span, steps, unrounded }: Judged): FadeVerdict {
+  if (span < NOT_SEEN)
     return {
       level: 'stop',
       says: 'This will not be seen.',
-      why: `The ends are only ${ends.toFixed(1)} apart: all the work reads as one colour. Take another jar for one end, or a base that parts them.`,
+      why: `Its colours are only ${span.toFixed(1)} apart: all the work reads as one. Take another jar for one stop, or a base that parts them.`,
     };
-  if (ends < HARDLY)
+  if (span < HARDLY)
     return {
       level: 'look',
       says: 'This will hardly show.',
-      why: `The ends are ${ends.toFixed(1)} apart, seen close up but not from across a table. An end further off would carry.`,
+      why: `Its colours are ${span.toFixed(1)} apart, seen close up but not from across a table. A stop further off would carry.`,
     };
   const [least, most] = [Math.min(...steps), Math.max(...steps)];
-  const uneven = most / Math.max(1e-6, least) > EVEN_ENOUGH;
+  const uneven = ratioOf(steps) > EVEN_ENOUGH;
   const from =
     most < 5
       ? 'no step is seen from arm’s length'
@@ -56,26 +67,37 @@ export function fadeVerdict(
     level: uneven ? 'look' : 'shows',
     says: 'This will show.',
     why: [
-      `The ends are ${ends.toFixed(0)} apart and each pot ${least.toFixed(1)} to ${most.toFixed(1)} from the next: ${from}.`,
-      uneven ? `Measure pot ${steps.indexOf(most) + 2} with a finer spoon, and the steps come out more even.` : '',
-      deadStretch(equal, bounds),
+      `Its colours are ${span.toFixed(0)} apart and each pot ${least.toFixed(1)} to ${most.toFixed(1)} from the next: ${from}.`,
+      uneven ? remedy(steps, unrounded) : '',
     ]
       .filter((sentence) => sentence !== '')
       .join(' '),
   };
 }
 
-/** Where equal spoons would show no change, in a sentence; empty where they'd do. */
-function deadStretch(equal: readonly EqualSpoons[], bounds: readonly number[]): string {
-  const steps = equal.map(({ apart }) => apart ?? 0);
-  const mean = steps.reduce((sum, step) => sum + step, 0) / Math.max(1, steps.length - 1);
-  let best = { from: 0, to: 0 };
-  let from = 0;
-  steps.forEach((step, pot) => {
-    if (pot > 0 && step > DEAD * mean) from = pot;
-    if (pot - from > best.to - best.from) best = { from, to: pot };
-  });
-  if (best.to === best.from) return '';
-  const mm = (value: number) => lengthFigure(value, metricUnits);
-  return `Equal spoons would have left ${mm(bounds[best.from])}–${mm(bounds[best.to + 1])} mm looking like one colour.`;
+/** What makes uneven steps even: other places for the stops, or a finer spoon where the spoon is to blame. */
+function remedy(steps: readonly number[], unrounded: readonly number[]): string {
+  if (ratioOf(unrounded) > EVEN_ENOUGH)
+    return 'The stops lie where the eye doesn’t have them: “Even to the eye” moves them, or leave them if you want it so.';
+  return `Measure pot ${steps.indexOf(Math.max(...steps)) + 2} with a finer spoon, and the steps come out more even.`;
 }
+
+const ratioOf = (steps: readonly number[]): number => Math.max(...steps) / Math.max(1e-6, Math.min(...steps));
+
+/** The longest row of pots that nobody tells apart; null when each shows. */
+export function deadStretch(steps: readonly number[]): Stretch | null {
+  const mean = steps.reduce((sum, step) => sum + step, 0) / Math.max(1, steps.length);
+  let best: Stretch = { from: 0, to: 0 };
+  let from = 0;
+  steps.forEach((step, i) => {
+    if (step > DEAD * mean) from = i + 1;
+    if (i + 1 - from > best.to - best.from) best = { from, to: i + 1 };
+  });
+  return best.to === best.from ? null : best;
+}
+
+/** Steps that stand out, by the pot they lead to. */
+export const choppySteps = (steps: readonly number[]): readonly number[] => {
+  const least = Math.min(...steps);
+  return steps.flatMap((step, i) => (step > HARDLY && step > EVEN_ENOUGH * least ? [i + 1] : []));
+};

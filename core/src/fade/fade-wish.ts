@@ -1,6 +1,7 @@
 import type { Spectrum } from '../colour';
-import type { Glitter } from '../glitter';
+import type { Finish, Glitter } from '../glitter';
 import type { ShelfItemId } from '../stock';
+import type { PotSlot } from './pot-slots';
 
 /** What a pot is mixed of: jars in proportions, ml. */
 export interface FadeMix {
@@ -9,35 +10,40 @@ export interface FadeMix {
     readonly item: ShelfItemId;
     readonly name: string;
     readonly glitter: Glitter;
+    readonly finish: Finish;
     readonly ml: number;
   }[];
 }
 
-/** A fade up a band of the wall, in pots. Heights mm from the foot, areas cm², depths in flakes. */
+/** A colour the fade goes through. */
+export interface WishedStop {
+  readonly mix: FadeMix;
+  /** share of the way */
+  readonly at: number;
+  /** share of the full depth */
+  readonly cover: number;
+  /** what lies under it */
+  readonly under: Spectrum;
+}
+
+/** A fade through two stops or more, in pots. Areas cm², depths in flakes. */
 export interface FadeWish {
-  /** at the lower end */
-  readonly from: FadeMix;
-  /** at the upper end; null to thin out to nearly bare */
-  readonly to: FadeMix | null;
-  /** how many pots, ends included; null for as many as no eye sees a step between from arm's length */
-  readonly pots: number | null;
-  readonly low: number;
-  readonly high: number;
-  /** cm² of the band between two heights */
-  readonly areaBetween: (from: number, to: number) => number;
-  /** mm that neighbouring pots are strewn over each other */
+  readonly stops: readonly WishedStop[];
+  readonly slots: readonly PotSlot[];
+  /** cm² each pot is strewn on, with what it is strewn over its neighbours */
+  readonly strewn: readonly number[];
+  /** mm of wall each pot takes along the way, and that neighbours are strewn over each other */
+  readonly along: readonly number[];
   readonly overlap: number;
   /** flakes deep that one pass holds at most; null when all of it sticks */
   readonly hold: number | null;
   readonly passes: number;
-  /** flakes deep a full pot ends up, all passes */
+  /** flakes deep at full cover, all passes */
   readonly depth: number;
-  readonly under: Spectrum;
   /** the maker's spoon, ml */
   readonly step: number;
+  readonly castOff: boolean;
 }
-
-export const MOST_POTS = 12;
 
 /** The widest step over the narrowest that is even enough; beyond it a finer spoon is asked for. */
 export const EVEN_ENOUGH = 1.6;

@@ -5,4 +5,7 @@ export * from './ring-words';
 export { ringBound } from './ring-bound';
 export * from './fade-wish';
 export * from './plan-fade';
-export type { EqualSpoons, FadeVerdict } from './fade-verdict';
+export * from './pot-slots';
+export { plainWalk, evenWalk } from './even-walk';
+export { seenFrom, type SeenFrom } from './seen-from';
+export type { EqualSpoons, FadeVerdict, OtherPot, Stretch } from './fade-verdict';

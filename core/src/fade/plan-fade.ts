@@ -1,43 +1,82 @@
 import { deltaE2000, hexOf, labOf, type Lab } from '../colour';
-import { flakeRain } from '../glitter';
+import { coarsestCut } from '../glitter';
 import { tidy } from '../units';
-import { evenFade, evenThinning } from './even-fade';
-import { fadeVerdict, type EqualSpoons, type FadeVerdict } from './fade-verdict';
-import { EVEN_ENOUGH, FadeError, MOST_POTS, type FadeMix, type FadeWish } from './fade-wish';
-import { choicesFor, measured, mostAlike, stepsOf, unevennessOf, type PotChoice } from './pot-choices';
+import { withCastOff } from './cast-off-pots';
+import {
+  choppySteps,
+  deadStretch,
+  fadeVerdict,
+  type EqualSpoons,
+  type FadeVerdict,
+  type OtherPot,
+  type Stretch,
+} from './fade-verdict';
+import { EVEN_ENOUGH, FadeError, type FadeMix, type FadeWish } from './fade-wish';
+import { choicesFor, mostAlike, stepsOf, unevennessOf, type PotChoice } from './pot-choices';
+import { seenFrom, type SeenFrom } from './seen-from';
+import { coverAt, evenLegs, legsOf, measured, seenOnLeg, type Leg } from './way-of-fade';
 
-/** One pot: where it is strewn, what goes into it, and how it looks. Heights mm from the foot. */
-export interface FadePot {
-  readonly from: number;
-  readonly to: number;
-  /** with what it is strewn over its neighbours */
-  readonly strewnFrom: number;
-  readonly strewnTo: number;
-  readonly parts: readonly { readonly item: FadeMix['parts'][number]['item']; readonly name: string; readonly ml: number }[];
-  /** spoonfuls of the lower and of the upper end's mix, ml */
-  readonly ofFrom: number;
-  readonly ofTo: number;
+/** So many ml of a stop's mix. */
+export interface Spoonful {
+  /** the stop it is the mix of, counted from 0 */
+  readonly stop: number;
+  readonly name: string;
   readonly ml: number;
+}
+
+/** One pot: what goes into it, and how it looks. */
+export interface FadePot {
+  readonly parts: readonly { readonly item: FadeMix['parts'][number]['item']; readonly name: string; readonly ml: number }[];
+  readonly spoons: readonly Spoonful[];
+  /** ml of what the pot before cast off that it is begun with */
+  readonly fromCastOff: number;
+  readonly ml: number;
+  /** flakes deep that stay, all passes; ml and share of one pour that are cast off */
+  readonly kept: number;
+  readonly castOff: number;
   readonly bare: number;
   readonly seen: string;
   readonly lab: Lab;
-  /** ΔE00 from the pot below; null for the lowest */
+  /** hex before it is rounded to spoons */
+  readonly unrounded: string;
+  readonly before: OtherPot;
+  /** share of the way from its stop's base to the next one's */
+  readonly base: { readonly stop: number; readonly share: number };
+  /** ΔE00 from the pot before; null for the first */
   readonly apart: number | null;
 }
 
+/** A mix of several jars, as much as the pots take of it. */
+export interface MadeFirst {
+  readonly name: string;
+  readonly ml: number;
+  readonly parts: readonly { readonly name: string; readonly ml: number }[];
+}
+
 export interface FadePlan {
-  /** what the spoonfuls of the lower and the upper end are of; null where it thins out */
-  readonly names: { readonly from: string; readonly to: string | null };
-  /** those of them that are mixes of several jars, to be made before any pot */
-  readonly madeFirst: readonly string[];
+  /** mixes of several jars that pots take spoonfuls of: to be made before any pot */
+  readonly madeFirst: readonly MadeFirst[];
   readonly pots: readonly FadePot[];
-  /** the same stretch with equal steps in spoons, to see why not */
+  /** pots in the order they are poured, counted from 0: the lightest end first, so that no dark flake strays onto it */
+  readonly order: readonly number[];
+  /** the same with equal steps in spoons, to see why not */
   readonly equal: readonly EqualSpoons[];
-  /** ΔE00 between the ends, and along the way */
+  readonly deadInEqual: Stretch | null;
+  readonly dead: Stretch | null;
+  readonly choppy: readonly number[];
+  /** ΔE00 between the ends, along the way, and between the colours furthest apart */
   readonly ends: number;
   readonly path: number;
+  readonly span: number;
   /** the widest step over the narrowest */
   readonly unevenness: number;
+  /** pots it takes that no step is seen from arm's length */
+  readonly potsToHide: number;
+  /** where the stops would lie evenly to the eye, shares of the way */
+  readonly evenAt: readonly number[];
+  /** share left bare after each pass, in the barest pot and in the fullest */
+  readonly passes: readonly { readonly least: number; readonly most: number }[];
+  readonly seenFrom: readonly SeenFrom[];
   readonly verdict: FadeVerdict;
 }
 
@@ -47,102 +86,152 @@ const UNSEEN_STEP = 5;
 const MORE = [2, 4];
 
 /**
- * A fade in pots that change evenly to the eye, each rounded to the maker's spoon. Pots between are mixed of the
- * two ends' mixes; of the spoonfuls each pot can have, those are taken that keep all steps most alike.
+ * A fade in pots that change evenly to the eye from stop to stop, each rounded to the maker's spoon. Of the spoonfuls
+ * each pot can have, those are taken that keep all steps most alike.
  * @throws FadeError when there is no room for the pots, or nothing to strew
  */
 export function planFade(wish: FadeWish): FadePlan {
   checkWish(wish);
-  const count = wish.pots ?? countFor(wish);
-  checkRoom(wish, count);
-  const { shares, path } = wayOf(wish, count);
-  const bounds = Array.from({ length: count + 1 }, (_, i) => wish.low + ((wish.high - wish.low) * i) / count);
-  const strewn = shares.map((_, i) => ({
-    from: Math.max(wish.low, bounds[i] - wish.overlap / 2),
-    to: Math.min(wish.high, bounds[i + 1] + wish.overlap / 2),
-  }));
-  const place = (i: number) => (i === 0 ? 'low' : i === count - 1 ? 'high' : 'between');
-  const taken = MORE.map((more) =>
-    mostAlike(shares.map((share, i) => choicesFor(wish, share, wish.areaBetween(strewn[i].from, strewn[i].to), place(i), more))),
+  const { pots: places, lengths } = evenLegs(wish);
+  const exact = places.map(({ leg, share }) => seenOnLeg(leg, share, wish.depth));
+  const unrounded = stepsOf(exact.map((spectrum) => ({ lab: labOf(spectrum) })));
+  const alike = MORE.map((more) =>
+    mostAlike(
+      places.map(({ leg, share }, i) => choicesFor(wish, leg, share, wish.strewn[i], more)),
+      unrounded,
+    ),
   ).reduce((plain, more) => (unevennessOf(plain) <= EVEN_ENOUGH || unevennessOf(plain) <= unevennessOf(more) ? plain : more));
+  const order = orderOf(alike);
+  const taken = wish.castOff
+    ? withCastOff(wish, places, alike, order)
+    : alike.map((choice) => ({ ...choice, fromCastOff: 0, parts: null }));
   const steps = stepsOf(taken);
-  const ends = deltaE2000(taken[0].lab, taken[count - 1].lab);
-  const equal = equalSpoons(wish, count);
+  const equal = equalSpoons(wish);
+  const path = lengths.reduce((sum, length) => sum + length, 0);
+  const span = Math.max(...taken.flatMap((one, i) => taken.slice(i + 1).map((other) => deltaE2000(one.lab, other.lab))));
+  const equalSteps = equal.flatMap(({ apart }) => (apart === null ? [] : [apart]));
+  const spoons = taken.map((choice, i) => spoonsOf(wish, i, places[i].leg, choice));
   return {
-    names: { from: wish.from.name, to: wish.to?.name ?? null },
-    madeFirst: [wish.from, wish.to].flatMap((end) => (end && end.parts.length > 1 ? [end.name] : [])),
-    pots: taken.map((choice, i): FadePot => ({
-      ...choice,
-      from: bounds[i],
-      to: bounds[i + 1],
-      strewnFrom: strewn[i].from,
-      strewnTo: strewn[i].to,
-      parts: partsOf(wish, choice),
-      ml: tidy(choice.ofFrom + choice.ofTo),
-      apart: i === 0 ? null : steps[i - 1],
-    })),
+    madeFirst: madeFirstOf(wish, spoons.flat()),
+    pots: taken.map((choice, i): FadePot => {
+      const parts = choice.parts ?? partsOf(places[i].leg, choice);
+      const poured = parts.reduce((sum, { ml }) => sum + ml, 0);
+      return {
+        parts,
+        spoons: spoons[i],
+        fromCastOff: choice.fromCastOff,
+        ml: tidy(poured),
+        kept: choice.kept,
+        castOff: castOffOf(choice.kept, wish),
+        bare: Math.exp(-choice.kept),
+        seen: choice.seen,
+        lab: choice.lab,
+        unrounded: hexOf(exact[i]),
+        before: otherPot(places[i].leg, places[i].share, wish.depth),
+        base: { stop: wish.slots[i].stop, share: wish.slots[i].step === 0 ? 0 : places[i].share },
+        apart: i === 0 ? null : steps[i - 1],
+      };
+    }),
+    order,
     equal,
-    ends,
+    deadInEqual: deadStretch(equalSteps),
+    dead: deadStretch(steps),
+    choppy: choppySteps(steps),
+    ends: deltaE2000(taken[0].lab, taken[taken.length - 1].lab),
     path,
+    span,
     unevenness: unevennessOf(taken),
-    verdict: fadeVerdict(ends, steps, equal, bounds),
+    potsToHide: Math.max(2, wish.stops.filter(({ cover }) => cover > 0).length, Math.ceil(path / UNSEEN_STEP) + 1),
+    evenAt: evenPlaces(lengths),
+    passes: Array.from({ length: wish.passes }, (_, pass) => {
+      const bare = taken.map(({ kept }) => Math.exp((-kept * (pass + 1)) / wish.passes));
+      return { least: Math.min(...bare), most: Math.max(...bare) };
+    }),
+    seenFrom: seenFrom(
+      taken.map(({ lab }, i) => ({ lab, along: wish.along[i] })),
+      Math.max(...wish.stops.flatMap(({ mix }) => mix.parts.map(({ glitter }) => coarsestCut(glitter)))),
+    ),
+    verdict: fadeVerdict({ span, steps, unrounded }),
   };
 }
 
-function checkWish({ from, to, pots, depth, step, low, high, overlap }: FadeWish): void {
+function checkWish({ stops, depth, step, along, overlap }: FadeWish): void {
   const refuse = (sentence: string): never => {
     throw new FadeError(sentence);
   };
-  if (from.parts.length === 0 || to?.parts.length === 0) refuse('An end of nothing has no colour. Give both ends a glitter.');
-  if (pots !== null && !(pots >= 2 && pots <= MOST_POTS)) refuse(`A fade has 2 to ${MOST_POTS} pots: one alone is one colour.`);
+  if (stops.some(({ mix, cover }) => cover > 0 && mix.parts.length === 0))
+    refuse('A stop of nothing has no colour: give each a glitter that is on the shelf.');
   if (!(depth > 0)) refuse('At a depth of nothing no glitter is seen: pour some first.');
   if (!(step > 0)) refuse('The spoon must hold something.');
-  if (!(high > low)) refuse('The fade has no height: its upper end must lie above its lower.');
-  if (!(overlap >= 0)) refuse('Pots can’t overlap by less than nothing.');
-}
-
-function checkRoom({ low, high, overlap }: FadeWish, count: number): void {
-  const each = (high - low) / count;
-  if (each <= overlap)
-    throw new FadeError(
-      `Each pot has ${each.toFixed(1)} mm of wall and ${overlap} mm of overlap: they would all lie on each other. Take fewer pots, or less overlap.`,
+  const narrowest = Math.min(...along);
+  if (narrowest < 1)
+    refuse(`There are more pots than millimetres: the narrowest would have ${narrowest.toFixed(1)} mm of wall. Take fewer pots.`);
+  if (narrowest <= overlap)
+    refuse(
+      `The narrowest pot has ${narrowest.toFixed(1)} mm of wall and ${overlap} mm of overlap: they would all lie on each other. Take fewer pots, or less overlap.`,
     );
 }
 
-/** As many pots as it takes that no step is seen from arm's length, where there is room for them. */
-function countFor(wish: FadeWish): number {
-  const room = Math.floor((wish.high - wish.low) / Math.max(4, wish.overlap * 1.5));
-  return Math.max(2, Math.min(MOST_POTS, room, Math.ceil(wayOf(wish, 2).path / UNSEEN_STEP) + 1));
+const orderOf = (pots: readonly PotChoice[]): readonly number[] => {
+  const order = pots.map((_, i) => i);
+  return pots[0].lab[0] >= pots[pots.length - 1].lab[0] ? order : order.reverse();
+};
+
+/** Share of a pour that isn't held: what is kept of it falls behind what is poured as the glue fills up. */
+function castOffOf(kept: number, { hold, passes }: FadeWish): number {
+  if (hold === null || kept === 0) return 0;
+  const each = Math.min(0.9999 * hold, kept / passes);
+  return 1 - each / (-hold * Math.log(1 - each / hold));
 }
 
-/** Shares of the upper end's mix in each pot, or of the full depth where it thins out. */
-function wayOf({ from, to, depth, under }: FadeWish, count: number): { shares: readonly number[]; path: number } {
-  if (to) return evenFade(measured(from, 1), measured(to, 1), count, depth, under);
-  const { depths, path } = evenThinning(measured(from, 1), depth, count + 1, under);
-  // The heavy end is below, and the bare one needs no pot.
-  return {
-    shares: depths
-      .slice(1)
-      .map((one) => one / depth)
-      .reverse(),
-    path,
-  };
-}
-
-function partsOf({ from, to }: FadeWish, { ofFrom, ofTo }: PotChoice): FadePot['parts'] {
+export function partsOf({ from, to }: Leg, { ofFrom, ofTo }: Pick<PotChoice, 'ofFrom' | 'ofTo'>): FadePot['parts'] {
   const sums = new Map<string, FadePot['parts'][number]>();
-  for (const { item, name, ml } of [...measured(from, ofFrom), ...(to ? measured(to, ofTo) : [])])
+  for (const { item, name, ml } of [...measured(from.mix, ofFrom), ...measured(to.mix, ofTo)])
     sums.set(item, { item, name, ml: tidy((sums.get(item)?.ml ?? 0) + ml) });
   return [...sums.values()];
 }
 
-function equalSpoons({ from, to, depth, under }: FadeWish, count: number): readonly EqualSpoons[] {
-  const spectra = Array.from({ length: count }, (_, i) => {
-    const share = i / (to ? count - 1 : count);
-    return to
-      ? flakeRain([...measured(from, 1 - share), ...measured(to, share)], depth, under)
-      : flakeRain(measured(from, 1), depth * (1 - share), under);
+/** A leg's two mixes by the stops they come from; a bare stop has none of its own. */
+function spoonsOf({ stops, slots }: FadeWish, pot: number, { from, to }: Leg, { ofFrom, ofTo }: PotChoice): readonly Spoonful[] {
+  const first = Math.min(slots[pot].stop, stops.length - 2);
+  return [
+    { stop: stops[first].cover === 0 ? first + 1 : first, name: from.mix.name, ml: ofFrom },
+    { stop: stops[first + 1].cover === 0 ? first : first + 1, name: to.mix.name, ml: ofTo },
+  ].filter(({ ml }) => ml > 0);
+}
+
+function madeFirstOf({ stops }: FadeWish, spoons: readonly Spoonful[]): readonly MadeFirst[] {
+  return stops.flatMap(({ mix }, stop) => {
+    const ml = spoons.reduce((sum, one) => sum + (one.stop === stop ? one.ml : 0), 0);
+    return ml > 0 && mix.parts.length > 1
+      ? [{ name: mix.name, ml: tidy(ml), parts: measured(mix, ml).map(({ name, ml: of }) => ({ name, ml: tidy(of) })) }]
+      : [];
   });
-  const steps = stepsOf(spectra.map((spectrum) => ({ lab: labOf(spectrum) })));
-  return spectra.map((spectrum, i) => ({ seen: hexOf(spectrum), apart: i === 0 ? null : steps[i - 1] }));
+}
+
+/** What a maker without a plan would do: equal steps in spoons and in amount from stop to stop. */
+function equalSpoons({ stops, slots, depth }: FadeWish): readonly EqualSpoons[] {
+  const legs = legsOf(stops);
+  const pots = slots.map(({ stop, step, of }) => {
+    const leg = legs[Math.min(stop, legs.length - 1)];
+    const share = stop === legs.length ? 1 : step / of;
+    return { ...otherPot(leg, share, depth), spectrum: seenOnLeg(leg, share, depth) };
+  });
+  const steps = stepsOf(pots.map(({ spectrum }) => ({ lab: labOf(spectrum) })));
+  return pots.map(({ spectrum, ...pot }, i) => ({ ...pot, seen: hexOf(spectrum), apart: i === 0 ? null : steps[i - 1] }));
+}
+
+function otherPot(leg: Leg, share: number, depth: number): OtherPot {
+  const parts = leg.same ? leg.from.mix.parts : [...measured(leg.from.mix, 1 - share), ...measured(leg.to.mix, share)];
+  return { parts, finishes: parts.map(({ finish }) => finish), kept: depth * coverAt(leg, share) };
+}
+
+/** Places that give each leg wall by how much its colour changes; at least a little to each. */
+function evenPlaces(lengths: readonly number[]): readonly number[] {
+  const floor = 0.03;
+  const path = lengths.reduce((sum, length) => sum + length, 0);
+  const wide = lengths.map((length) => (path === 0 ? 1 / lengths.length : Math.max(floor, length / path)));
+  const whole = wide.reduce((sum, one) => sum + one, 0);
+  let at = 0;
+  return [0, ...wide.map((one) => Number(Math.min(1, (at += one / whole)).toFixed(3)))];
 }

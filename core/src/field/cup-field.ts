@@ -1,4 +1,5 @@
 import type { Plan } from '../plan';
+import type { Region } from '../regions';
 import { circumferenceAt, type Cup } from '../vessel';
 import { LEFT_OVER } from '../coats';
 import type { FieldRegion, FieldRequest } from './flake-field';
@@ -8,12 +9,13 @@ import { allPixels, regionPixels } from './region-pixels';
 import { seedOf } from './random';
 
 /** The part of a plan that the picture is made from; small enough to hand to a worker. */
-export type FieldPlan = Pick<Plan, 'design' | 'surface' | 'areas' | 'looks' | 'bareWall'>;
+export type FieldPlan = Pick<Plan, 'design' | 'surface' | 'places' | 'looks' | 'bareWall'> & { readonly leftOver: Region };
 
-export const fieldPlanOf = ({ design, surface, areas, looks, bareWall }: Plan): FieldPlan => ({
+export const fieldPlanOf = ({ design, surface, areas, places, looks, bareWall }: Plan): FieldPlan => ({
   design,
   surface,
-  areas,
+  leftOver: areas.leftOver.region,
+  places,
   looks,
   bareWall,
 });
@@ -30,8 +32,8 @@ export function cupField(plan: FieldPlan, cup: Cup, pixelsPerMm: number): FieldR
   const rowsPerMm = rows / height;
   const picture = { width: columns, height: rows, top: height, rowsPerMm };
   const regions: FieldRegion[] = [
-    { pixels: regionPixels(plan.areas.leftOver.region, picture), look: plan.looks[LEFT_OVER] },
-    ...plan.areas.areas.map(({ id, region }) => ({ pixels: regionPixels(region, picture), look: plan.looks[id] })),
+    { pixels: regionPixels(plan.leftOver, picture), look: plan.looks[LEFT_OVER] },
+    ...plan.places.map(({ id, region }) => ({ pixels: regionPixels(region, picture), look: plan.looks[id] })),
   ];
   return {
     width: columns,

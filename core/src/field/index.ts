@@ -5,3 +5,4 @@ export * from './cup-field';
 export * from './look';
 export * from './region-pixels';
 export * from './counted-words';
+export { fieldBeside, type FadeBeside } from './fade-beside';

@@ -1,7 +1,8 @@
 import { healthNotes } from '../check';
 import type { Design, Settings } from '../design';
-import type { Plan, PlannedArea, PlannedCoat } from '../plan';
+import type { Plan, PlannedArea, PlannedCoat, PlannedPot } from '../plan';
 import { areaWords } from './area-words';
+import { strewnSpan } from './fade-words';
 import {
   amountText,
   areaText,
@@ -52,7 +53,9 @@ export function cardOf(plan: Plan, design: Design, settings: Settings): Card {
     title: plan.name,
     workshop: settings.name,
     cup: `${cup.name}, ${cup.shape}, ${lengthText(plan.surface.height, units)} tall, ${lengthText(plan.surface.footCircumference, units)} round the foot and ${lengthText(plan.surface.rimCircumference, units)} round the rim; ${lengthText(cup.lipStrip, units)} under the lip stays bare${cup.seam ? `; seam: ${cup.seam}` : ''}`,
-    areas: plan.areas.areas.map((area) => {
+    areas: plan.areas.areas.flatMap((area) => {
+      const fade = plan.fades.find((one) => one.area === area.id);
+      if (fade?.laid) return fadeRows(fade.laid.pots, area, plan, design, units);
       const blend = plan.blends.find((one) => one.area === area.id);
       return {
         name: area.name,
@@ -86,6 +89,36 @@ export function cardOf(plan: Plan, design: Design, settings: Settings): Card {
     health: healthNotes,
     note: design.note,
   };
+}
+
+/** A fading area pot by pot: what goes into each, and where it is strewn. */
+function fadeRows(
+  pots: readonly PlannedPot[],
+  area: PlannedArea,
+  plan: Plan,
+  design: Design,
+  units: Units,
+): readonly Card['areas'][number][] {
+  return pots.map((pot, i) => {
+    const pour = plan.coats.flatMap(({ pours }) => pours).find((one) => one.area === pot.id);
+    return {
+      name: pot.name,
+      colour: plan.finished[pot.id],
+      where: `${i === 0 ? `${whereText(area, design, units)}; ` : ''}strewn ${strewnSpan(pot, units)}`,
+      size: areaText(pot.strewn, units),
+      glitters: (pour?.parts ?? []).map((part) => ({
+        name: part.name,
+        cut: part.cuts,
+        amount: partText(part, units),
+        share: percentText(part.faceShare),
+      })),
+      total: pour ? blendTotal(pour, units) : '',
+      outcome: outcomeText({
+        passes: plan.coats.filter(({ pours }) => pours.some((one) => one.area === pot.id)).length,
+        bare: pot.bare,
+      }),
+    };
+  });
 }
 
 /** How the area is laid, so that it can be laid again; a mask says so. */

@@ -39,7 +39,7 @@ export function cupDrawing(plan: Plan, cup: Cup): string {
   const parts = [
     { region: bandRegion(0, height), colour: plan.bareWall },
     { region: plan.areas.leftOver.region, colour: plan.finished[LEFT_OVER] },
-    ...plan.areas.areas.map(({ id, region }) => ({ region, colour: plan.finished[id] })),
+    ...plan.places.map(({ id, region }) => ({ region, colour: plan.finished[id] })),
   ];
   const tall = figure(height + 2 * margin + 2 * dip);
   return [

@@ -51,6 +51,16 @@ interface NamedItem {
 /** Every shelf item a design names, and where it does. */
 export function itemsNamed(design: Design): readonly NamedItem[] {
   return [
+    ...design.fades.flatMap((fade, f) =>
+      fade.stops.flatMap((stop, s) => [
+        ...stop.parts.map((part, p) => ({
+          path: ['fades', f, 'stops', s, 'parts', p, 'item'],
+          kind: 'glitter' as const,
+          id: part.item,
+        })),
+        ...(stop.base === null ? [] : [{ path: ['fades', f, 'stops', s, 'base'], kind: 'paint' as const, id: stop.base }]),
+      ]),
+    ),
     ...design.blends.flatMap((blend, b) =>
       blend.parts.map((part, p) => ({ path: ['blends', b, 'parts', p, 'item'], kind: 'glitter' as const, id: part.item })),
     ),

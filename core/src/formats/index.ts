@@ -2,5 +2,6 @@ export * from './area-words';
 export * from './design-file';
 export * from './json-schema';
 export * from './card';
+export * from './fade-words';
 export * from './card-text';
 export * from './cup-drawing';

@@ -4,7 +4,8 @@ import type { InkDose } from '../ink';
 import type { Look } from '../field/look';
 import type { Region } from '../regions';
 import type { AreaId, AreaKindName } from '../areas';
-import type { CoatId, CoatKindName, DesignId } from '../design';
+import type { CoatId, CoatKindName, DesignId, FadeWay } from '../design';
+import type { FadePlan, FadePot, PotSlot } from '../fade';
 import type { ShelfItemId } from '../stock';
 import type { Spread } from './spread';
 
@@ -55,6 +56,55 @@ export interface PlannedAreas {
   /** cm² of lip strip, and of wall under the handle, that stay bare */
   readonly bareLip: number;
   readonly barePatch: { readonly area: number; readonly region: Region };
+}
+
+/** A stretch of wall, mm from where its fade is measured from, without and with what is strewn over the neighbours. */
+export interface FadeStretch {
+  readonly from: number;
+  readonly to: number;
+  readonly strewnFrom: number;
+  readonly strewnTo: number;
+}
+
+/** Where one pot of a fade lies. */
+export interface FadeSlice {
+  readonly id: AreaId;
+  readonly name: string;
+  readonly slot: PotSlot;
+  readonly region: Region;
+  /** cm² of its stretch, and of all it is strewn on */
+  readonly area: number;
+  readonly strewn: number;
+  /** mm of its stretch along the way */
+  readonly along: number;
+  /** two where the fade goes both ways */
+  readonly stretches: readonly FadeStretch[];
+}
+
+export type PlannedPot = FadePot & FadeSlice;
+
+/** An area that changes its colour in pots. */
+export interface PlannedFade {
+  readonly area: AreaId;
+  readonly areaName: string;
+  /** up, down and from the middle are measured in mm from the foot, the others along the way from where it begins */
+  readonly way: FadeWay;
+  readonly slices: readonly FadeSlice[];
+  readonly laid: (Omit<FadePlan, 'pots'> & { readonly pots: readonly PlannedPot[] }) | null;
+  /** why it can't be laid so, and what to change */
+  readonly refused: string | null;
+  /** hex of what lies under each stop */
+  readonly under: readonly string[];
+  /** ΔE00 that a base which fades makes through the glitter; null where it doesn’t fade */
+  readonly baseShows: number | null;
+}
+
+/** A place of the wall that is laid alike all over: an area, or a pot of one that fades. */
+export interface PlannedPlace {
+  readonly id: AreaId;
+  readonly area: AreaId;
+  readonly name: string;
+  readonly region: Region;
 }
 
 export interface PlannedPart {
@@ -188,9 +238,13 @@ export interface Plan {
   readonly name: string;
   readonly surface: PlannedSurface;
   readonly areas: PlannedAreas;
+  /** of areas that don’t fade */
   readonly blends: readonly PlannedBlend[];
+  readonly fades: readonly PlannedFade[];
+  /** every area, or the pots it fades in, in the order they are laid */
+  readonly places: readonly PlannedPlace[];
   readonly coats: readonly PlannedCoat[];
-  /** hex of each area, of `left-over` and of `base-bare`, once all coats are on */
+  /** hex of each place, of an area that fades as its middle pot’s, of `left-over` and of `base-bare`, once all coats are on */
   readonly finished: Readonly<Record<string, string>>;
   /** layer by layer, for the picture, by the same keys */
   readonly looks: Readonly<Record<string, Look>>;

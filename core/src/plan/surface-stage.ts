@@ -1,8 +1,8 @@
-import { bareGround, BARE_BASE, BARE_GRIP, LEFT_OVER, type Grounds } from '../coats';
+import { bareGround, BARE_BASE, BARE_GRIP, LEFT_OVER, type Grounds, type PotsOf } from '../coats';
 import { bandRegion, leftOf, wallMeasure } from '../regions';
 import { bareWallColour, coatedHeight, enclosedVolume, gripArea, heightOf, undersideArea, wallArea, type Cup } from '../vessel';
 import { handlePatch } from './layout-stage';
-import type { PlannedAreas, PlannedSurface } from './plan';
+import type { PlannedArea, PlannedAreas, PlannedFade, PlannedPlace, PlannedSurface } from './plan';
 
 export function surfaceOf(cup: Cup): PlannedSurface {
   const { stations } = cup;
@@ -25,9 +25,13 @@ export function surfaceOf(cup: Cup): PlannedSurface {
 export function placesOfCup(
   cup: Cup,
   planned: PlannedAreas,
-): { sizes: Record<string, number>; names: Record<string, string>; masked: ReadonlySet<string>; grounds: Grounds } {
+  fades: readonly PlannedFade[],
+): { sizes: Record<string, number>; names: Record<string, string>; masked: ReadonlySet<string>; grounds: Grounds; pots: PotsOf } {
+  const slices = (area: string) => fades.find((fade) => fade.area === area)?.slices;
+  const onArea = (area: PlannedArea): readonly { readonly id: string; readonly name: string; readonly area: number }[] =>
+    slices(area.id) ?? [area];
   const places = [
-    ...planned.areas.map(({ id, name, area }) => ({ id: id as string, name, area })),
+    ...planned.areas.flatMap(onArea).map(({ id, name, area }) => ({ id, name, area })),
     { id: LEFT_OVER, name: 'left over', area: planned.leftOver.area },
     { id: BARE_BASE, name: 'base', area: planned.bareBase },
     { id: BARE_GRIP, name: 'handle', area: planned.bareGrip },
@@ -35,8 +39,22 @@ export function placesOfCup(
   const bare = bareGround(bareWallColour[cup.material]);
   return {
     sizes: Object.fromEntries(places.map((place) => [place.id, place.area])),
-    names: Object.fromEntries(places.map((place) => [place.id, place.name])),
-    masked: new Set<string>(planned.areas.filter((area) => area.masked).map(({ id }) => id)),
+    names: Object.fromEntries([...planned.areas, ...places].map((place) => [place.id, place.name])),
+    masked: new Set<string>(
+      planned.areas.filter((area) => area.masked).flatMap(({ id }) => slices(id)?.map((slice) => slice.id) ?? [id]),
+    ),
     grounds: Object.fromEntries(places.map((place) => [place.id, bare])),
+    pots: Object.fromEntries(fades.map((fade) => [fade.area as string, fade.slices.map(({ id }) => id as string)])),
   };
 }
+
+/** The wall, place by place: areas, and the pots of those that fade. */
+export const placesOnWall = (planned: PlannedAreas, fades: readonly PlannedFade[]): readonly PlannedPlace[] =>
+  planned.areas.flatMap(({ id, name, region }) =>
+    (fades.find(({ area }) => area === id)?.slices ?? [{ id, name, region }]).map((place) => ({
+      id: place.id,
+      area: id,
+      name: place.name,
+      region: place.region,
+    })),
+  );

@@ -4,6 +4,7 @@ import { outlineName, shapeOf } from '../motif';
 import type { Plan, PlannedArea } from '../plan';
 import { coatedHeight, cupKinds, type Decal } from '../vessel';
 import { baseTemplate } from './base-template';
+import { fadeStrip } from './fade-strip';
 import { decalTemplate } from './decal-template';
 import { flatPieces, wholeOutlines } from './flat-pieces';
 import { FILM_HOLD, outlineFilm } from './outline-film';
@@ -49,6 +50,19 @@ export function templatesOf(design: Design, plan: Plan): readonly TemplateOffer[
         ]
       : []),
     ...areas,
+    ...plan.fades.flatMap((fade): readonly TemplateOffer[] =>
+      fade.laid
+        ? [
+            {
+              id: `fade ${fade.area}`,
+              title: `${fade.areaName}, strip of the fade`,
+              use: 'where each pot goes, and what is in it',
+              wants: [],
+              draw: () => fadeStrip(fade, design.fades.find(({ area }) => area === fade.area)?.overlap ?? 0, cup),
+            },
+          ]
+        : [],
+    ),
     ...(bands.length > 1
       ? [
           {

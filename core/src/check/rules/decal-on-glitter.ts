@@ -1,5 +1,5 @@
 import { listText } from '../../units';
-import { areasWhere, stepsOfKind, type Rule } from '../finding';
+import { areasWhere, placesOfArea, stepsOfKind, type Rule } from '../finding';
 
 export const decalOnGlitter: Rule = {
   name: 'decal on raw glitter',
@@ -11,7 +11,10 @@ export const decalOnGlitter: Rule = {
       );
       const raw = areasWhere(
         facts,
-        (area) => under.some(({ id }) => id === area) && before[area].hasGlitter && before[area].cover === 0,
+        (place) =>
+          under.some(({ id }) => placesOfArea(facts, id).includes(place)) &&
+          before[place].hasGlitter &&
+          before[place].cover === 0,
       );
       if (raw.length === 0) return [];
       return [

@@ -5,7 +5,9 @@ export const fastGlue: Rule = {
   find: (facts) =>
     stepsOfKind(facts, 'glitter').flatMap(({ coat, planned, before }) => {
       const open = Math.min(...planned.pours.map((pour) => before[pour.area].glue?.open ?? Infinity));
-      if (planned.pours.length < 2 || open > 5) return [];
+      const pots = new Set(facts.fades.flatMap(({ slices }) => slices.map(({ id }) => id)));
+      // A fade's pots are counted against the time they take, by a rule of their own.
+      if (planned.pours.filter(({ area }) => !pots.has(area)).length < 2 || open > 5) return [];
       return [
         {
           level: 'look' as const,

@@ -5,7 +5,7 @@ export const glitterWithoutGlue: Rule = {
   name: 'glitter without glue',
   find: (facts) =>
     stepsOfKind(facts, 'glitter').flatMap(({ coat, planned, before }) => {
-      const dry = planned.pours.filter((pour) => reaches(coat, pour.area) && !before[pour.area].glue);
+      const dry = planned.pours.filter((pour) => reaches(facts, coat, pour.area) && !before[pour.area].glue);
       if (dry.length === 0) return [];
       return [
         {

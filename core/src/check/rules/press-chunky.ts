@@ -6,7 +6,8 @@ export const pressChunky: Rule = {
   name: 'press chunky flakes',
   find: (facts) => {
     const closing = stepsOfKind(facts, 'seal', 'resin', 'ink').find(
-      ({ coat, before }) => areasWhere(facts, (area) => reaches(coat, area) && before[area].unpressed >= CHUNKY).length > 0,
+      ({ coat, before }) =>
+        areasWhere(facts, (area) => reaches(facts, coat, area) && before[area].unpressed >= CHUNKY).length > 0,
     );
     if (!closing) return [];
     const names = areasWhere(facts, (area) => closing.before[area].unpressed >= CHUNKY);

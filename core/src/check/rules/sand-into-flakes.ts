@@ -1,5 +1,5 @@
 import { listText, thicknessText } from '../../units';
-import { areasWhere, stepsOfKind, type Rule } from '../finding';
+import { areasWhere, placesOfArea, stepsOfKind, type Rule } from '../finding';
 
 export const sandIntoFlakes: Rule = {
   name: 'sand into flakes',
@@ -7,7 +7,13 @@ export const sandIntoFlakes: Rule = {
     stepsOfKind(facts, 'sand').flatMap(({ coat, before }) => {
       const thin = areasWhere(facts, (area) => before[area].hasGlitter && before[area].cover < 0.2);
       if (thin.length === 0) return [];
-      const film = Math.min(...facts.areas.areas.filter(({ id }) => before[id].hasGlitter).map(({ id }) => before[id].cover));
+      const film = Math.min(
+        ...facts.areas.areas.flatMap(({ id }) =>
+          placesOfArea(facts, id)
+            .filter((place) => before[place].hasGlitter)
+            .map((place) => before[place].cover),
+        ),
+      );
       return [
         {
           level: film === 0 ? ('stop' as const) : ('look' as const),

@@ -38,19 +38,20 @@ export const missingItem: Rule = {
             fix: null,
           })),
       ),
-      ...design.blends.flatMap((blend) =>
-        blend.parts.some((part) => gone(workshop.shelf, part.item, 'glitter'))
-          ? [
-              {
-                level: 'stop' as const,
-                coat: null,
-                area: blend.area,
-                says: 'A glitter of this blend isn’t on the shelf any more.',
-                why: 'It counts for nothing here. Take it out, or put it back on the shelf.',
-                fix: null,
-              },
-            ]
-          : [],
+      ...[...design.blends, ...design.fades.flatMap(({ area, stops }) => stops.map(({ parts }) => ({ area, parts })))].flatMap(
+        (blend) =>
+          blend.parts.some((part) => gone(workshop.shelf, part.item, 'glitter'))
+            ? [
+                {
+                  level: 'stop' as const,
+                  coat: null,
+                  area: blend.area,
+                  says: 'A glitter of this blend isn’t on the shelf any more.',
+                  why: 'It counts for nothing here. Take it out, or put it back on the shelf.',
+                  fix: null,
+                },
+              ]
+            : [],
       ),
     ];
   },

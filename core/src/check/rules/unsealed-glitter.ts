@@ -9,7 +9,7 @@ export const unsealedGlitter: Rule = {
     return stepsOfKind(facts, 'resin', 'ink').flatMap(({ coat, before }) => {
       const loose = areasWhere(facts, (area) => {
         const { rawMicrons, sealed, stuckBy } = before[area];
-        return reaches(coat, area) && rawMicrons > 0 && !sealed && (school === 'always' || stuckBy !== 'resin wipe');
+        return reaches(facts, coat, area) && rawMicrons > 0 && !sealed && (school === 'always' || stuckBy !== 'resin wipe');
       });
       if (loose.length === 0) return [];
       return [

@@ -1,7 +1,28 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  linkedSignal,
+  signal,
+  viewChild,
+} from '@angular/core';
 import { Title } from '@angular/platform-browser';
 import { Router, RouterLink } from '@angular/router';
-import { areaHandles, areaText, amountText, countText, designNameSchema, faultsOf, tallyOf, thicknessText } from '@aurantia/core';
+import {
+  areaHandles,
+  areaText,
+  amountText,
+  countText,
+  designNameSchema,
+  faultsOf,
+  tallyOf,
+  thicknessText,
+  type FadeBeside,
+  type Plan,
+} from '@aurantia/core';
 import { format } from 'date-fns';
 import { CupView } from '../parts/cup-view/cup-view';
 import { WorkshopMemory } from '../services/workshop';
@@ -32,6 +53,8 @@ export class Workspace {
   readonly stage = input.required<string>();
 
   protected readonly chosenArea = signal<string | null>(null);
+  /** what half of a fade's picture shows beside its pots */
+  protected readonly beside = linkedSignal<string | null, '' | FadeBeside>({ source: this.chosenArea, computation: () => '' });
   protected readonly areasStage = viewChild(AreasStage);
   /** only where areas are laid out can they be taken hold of */
   protected readonly handles = computed(() => {
@@ -60,7 +83,7 @@ export class Workspace {
       {
         path: 'colour',
         name: 'Colour',
-        line: plan.blends.length > 0 ? countText(plan.blends.length, 'blend') : 'no blend yet',
+        line: coloursLine(plan),
         alert: false,
       },
       {
@@ -138,4 +161,11 @@ export class Workspace {
     if (event.shiftKey) this.session.redo();
     else this.session.undo();
   }
+}
+
+function coloursLine({ blends, fades }: Plan): string {
+  const pots = fades.reduce((sum, { slices }) => sum + slices.length, 0);
+  const fading = fades.length > 0 ? [`${countText(fades.length, 'fade')} in ${countText(pots, 'pot')}`] : [];
+  const plain = blends.length > 0 ? [countText(blends.length, 'blend')] : [];
+  return [...fading, ...plain].join(', ') || 'no blend yet';
 }

@@ -28,6 +28,7 @@ import {
 import { v7 } from 'uuid';
 import type { HandleMove } from '../../parts/area-handle/area-handle';
 import { AreaPipe } from '../../parts/fields/unit-pipes';
+import { areaSwatch } from '../../parts/area-swatch';
 import { WorkshopMemory } from '../../services/workshop';
 import { FindingNote } from '../finding-note/finding-note';
 import { DesignSession } from '../session';
@@ -79,7 +80,7 @@ export class AreasStage {
       area,
       // While a long layout is worked out the plan is still the one before: a new area isn't in it yet.
       planned: this.plan().areas.areas.find(({ id }) => id === area.id) ?? null,
-      colour: this.plan().finished[area.id] ?? '#ffffff',
+      colour: areaSwatch(this.plan(), area.id),
       line: this.lineOf(area),
     })),
   );

@@ -45,6 +45,8 @@ export class CoatForm {
     };
   });
 
+  protected readonly fadesBase = computed(() => this.design().fades.some(({ stops }) => stops.some(({ base }) => base !== null)));
+
   protected set(field: string, value: unknown): void {
     const read = coatSchema.safeParse({ ...this.coat(), [field]: value });
     if (read.success) {

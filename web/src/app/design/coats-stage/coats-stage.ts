@@ -37,7 +37,7 @@ export class CoatsStage {
       planned: this.plan().coats[index],
       explains: coatKinds[coat.kind].explains,
       findings: this.plan().findings.filter((finding) => finding.coat === coat.id),
-      colours: [...new Set(this.plan().areas.areas.map(({ id }) => this.plan().coats[index].seen[id]))],
+      colours: [...new Set(this.plan().places.map(({ id }) => this.plan().coats[index].seen[id]))],
     })),
   );
   protected readonly general = computed(() =>

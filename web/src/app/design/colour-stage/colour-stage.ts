@@ -8,25 +8,25 @@ import {
   percentText,
   sectionsWithBlends,
   withBlendFrom,
+  withFadeBegun,
   withFactor,
   withPart,
-  withPots,
   withSectionsInOrder,
   withPartMl,
   withParts,
   withoutPart,
   type AreaId,
   type Design,
-  type FadePlan,
+  type FadeBeside,
   type FoundMix,
   type ItemOf,
   type Plan,
   type ShelfItemId,
 } from '@aurantia/core';
-import { v7 } from 'uuid';
 import { AmountStepper } from '../../parts/fields/amount-stepper';
 import { NumberField } from '../../parts/fields/number-field';
 import { AreaPipe, SharePipe, SpanPipe } from '../../parts/fields/unit-pipes';
+import { areaSwatch } from '../../parts/area-swatch';
 import { MaterialGlyph } from '../../parts/glyphs/material-glyph';
 import { Notices } from '../../services/notices';
 import { WorkshopMemory } from '../../services/workshop';
@@ -34,7 +34,7 @@ import { FindingNote } from '../finding-note/finding-note';
 import { DesignSession } from '../session';
 import { BlendLooks } from './blend-looks/blend-looks';
 import { CompareBlends } from './compare-blends/compare-blends';
-import { FadePots } from './fade-pots/fade-pots';
+import { FadePane } from './fade/fade-pane';
 import { FindMix } from './find-mix/find-mix';
 import { HeldByGlue } from './held-by-glue/held-by-glue';
 import { LeftoverMix } from './leftover-mix/leftover-mix';
@@ -59,7 +59,7 @@ const tabs = [
     MatMenuModule,
     AmountStepper,
     NumberField,
-    FadePots,
+    FadePane,
     HeldByGlue,
     MaterialGlyph,
     BlendLooks,
@@ -84,22 +84,30 @@ export class ColourStage {
   readonly design = input.required<Design>();
   readonly plan = input.required<Plan>();
   readonly chosen = model<string | null>(null);
+  /** what half of the cup's picture shows beside a fade's pots */
+  readonly beside = model<'' | FadeBeside>('');
 
   protected readonly tab = linkedSignal<string | null, (typeof tabs)[number]['tab']>({
     source: this.chosen,
-    // What an area can't have, such as a fade of what is no band, isn't carried over to it.
+    // What an area can't have, such as a fade off the wall, isn't carried over to it.
     computation: (_, before) => (before === undefined || before.value === 'fade' ? 'blend' : before.value),
   });
-  /** a ring needs sections, a fade a band */
+  /** a ring needs sections, a fade some wall; an area that fades has no one blend */
   protected readonly tabs = computed(() =>
     tabs.filter(({ tab }) => {
       if (tab === 'ring') return sectionsWithBlends(this.design(), this.plan().blends).length >= 3;
-      return tab !== 'fade' || this.design().areas.some(({ id, kind }) => id === this.chosen() && kind === 'band');
+      if (tab === 'fade')
+        return this.design().areas.some(({ id, kind }) => id === this.chosen() && kind !== 'base' && kind !== 'grip');
+      return this.fade() === null;
     }),
   );
+  protected readonly swatch = (area: string): string => areaSwatch(this.plan(), area);
   protected readonly refused = signal<{ item: string; sentence: string } | null>(null);
   protected readonly area = computed(() => this.plan().areas.areas.find(({ id }) => id === this.chosen()) ?? null);
   protected readonly blend = computed(() => this.plan().blends.find((blend) => blend.area === this.chosen()) ?? null);
+  protected readonly fade = computed(() => this.design().fades.find(({ area }) => area === this.chosen()) ?? null);
+  protected readonly fading = computed(() => this.plan().fades.find(({ area }) => area === this.chosen()) ?? null);
+  protected readonly shown = computed(() => (this.fade() && this.tab() !== 'ring' ? 'fade' : this.tab()));
   protected readonly unit = computed(() => amountUnit(this.memory.units()));
   /** ml of one part, while amounts are read in parts; each area starts in the maker's unit */
   protected readonly onePart = linkedSignal<string | null, number | null>({ source: this.chosen, computation: () => null });
@@ -182,12 +190,11 @@ export class ColourStage {
     this.onArea((design, area) => withParts(design, area, parts));
   }
 
-  protected layPots(pots: FadePlan['pots']): void {
-    const ids = pots.map(() => v7() as AreaId);
-    const sentence = this.onArea((design, area) => withPots(design, area, ids, pots));
-    if (sentence !== null) return this.notices.say(sentence);
-    this.chosen.set(ids[0]);
-    this.tab.set('blend');
+  protected beginFade(): void {
+    const blend = this.blend();
+    if (!blend) return;
+    const sentence = this.onArea((design, area) => withFadeBegun(design, area, blend.kept > 0 ? blend.kept : blend.poured));
+    if (sentence !== null) this.notices.say(sentence);
   }
 
   protected reorder(ids: readonly string[]): void {

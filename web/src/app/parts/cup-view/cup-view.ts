@@ -13,7 +13,18 @@ import {
   untracked,
   viewChild,
 } from '@angular/core';
-import { fieldPlanOf, middleOf, type AreaHandle, type Cup, type FlakeField, type Plan, type WallPlace } from '@aurantia/core';
+import {
+  fieldBeside,
+  fieldPlanOf,
+  middleOf,
+  type AreaHandle,
+  type AreaId,
+  type FadeBeside,
+  type Cup,
+  type FlakeField,
+  type Plan,
+  type WallPlace,
+} from '@aurantia/core';
 import { switchMap, timer, type Subscription } from 'rxjs';
 import { Flakes } from '../../services/flakes';
 import { Notices } from '../../services/notices';
@@ -46,6 +57,8 @@ export class CupView {
   readonly plan = input.required<Plan>();
   readonly cup = input.required<Cup>();
   readonly chosen = input<string | null>(null);
+  /** half of the chosen area's fade is shown as it would have been otherwise */
+  readonly beside = input<'' | FadeBeside>('');
   /** points of the chosen area that can be dragged here too */
   readonly handles = input<readonly AreaHandle[]>([]);
   /** a hand is dragging: the last flakes stay until it lets go */
@@ -88,7 +101,9 @@ export class CupView {
   private readonly edges = computed<CupEdges>(() => {
     const areas = this.plan().areas.areas;
     return {
-      faint: areas.filter(({ region, id }) => region.length < 60 && id !== this.chosen()).map(({ region }) => region),
+      faint: this.plan()
+        .places.filter(({ region, id }) => region.length < 60 && id !== this.chosen())
+        .map(({ region }) => region),
       chosen: areas.find(({ id }) => id === this.chosen())?.own ?? null,
     };
   });
@@ -97,6 +112,19 @@ export class CupView {
     return area && area.from !== null && area.to !== null
       ? [{ top: rowOf(this.stance(), area.to), bottom: rowOf(this.stance(), area.from) }]
       : [];
+  });
+  /** where each pot of a chosen fade lies, named beside the cup */
+  protected readonly potMarks = computed(() => {
+    const fade = this.plan().fades.find(({ area }) => area === this.chosen());
+    if (!fade || fade.way === 'round' || fade.way === 'spiral') return [];
+    const { axis, scale } = this.stance();
+    return fade.slices.flatMap(({ stretches }, i) =>
+      stretches.map(({ from, to }) => ({
+        name: `pot ${i + 1}`,
+        x: axis + radiusAt(this.cup().stations, (from + to) / 2) * scale + 8,
+        y: rowOf(this.stance(), (from + to) / 2) + 4,
+      })),
+    );
   });
   protected readonly knobs = computed(() =>
     this.handles()
@@ -129,7 +157,7 @@ export class CupView {
     });
     afterNextRender(() => void this.begin());
     effect(() => {
-      if (!this.held()) this.ask(this.plan(), this.cup(), this.grain());
+      if (!this.held()) this.ask(this.plan(), this.cup(), this.grain(), this.beside());
     });
     effect(() => {
       const { stations } = this.cup();
@@ -203,16 +231,19 @@ export class CupView {
     }
   }
 
-  private ask(plan: Plan, cup: Cup, pixelsPerMm: number): void {
+  private ask(plan: Plan, cup: Cup, pixelsPerMm: number, beside: '' | FadeBeside): void {
     if (this.size().width === 0) return;
     this.busy.set(true);
     this.share.set(0);
     this.wish?.unsubscribe();
+    const whole = fieldPlanOf(plan);
+    const chosen = untracked(this.chosen);
+    const field = beside === '' || chosen === null ? whole : fieldBeside(whole, plan, chosen as AreaId, beside);
     // While a hand drags, the last picture stays; dropping flakes for each step would only slow the hand.
     const pause = untracked(this.field) === null || plan.areas === this.asked ? 0 : QUIET;
     this.asked = plan.areas;
     this.wish = timer(pause)
-      .pipe(switchMap(() => this.flakes.picture('cup', { what: 'cup', plan: fieldPlanOf(plan), cup, pixelsPerMm })))
+      .pipe(switchMap(() => this.flakes.picture('cup', { what: 'cup', plan: field, cup, pixelsPerMm })))
       .subscribe({
         next: (field) => {
           // Flakes are watched as they fall on a cup never seen; later the last picture stays until they lie.

@@ -90,12 +90,13 @@ export class WrapView {
     return [...bandRegion(surface.coatedHeight, surface.height), ...areas.barePatch.region];
   });
   private readonly parts = computed<readonly DrawnArea[]>(() => {
-    const { areas, finished } = this.plan();
+    const { areas, finished, places } = this.plan();
+    const masked = new Set<string>(areas.areas.flatMap((area) => (area.masked ? [area.id] : [])));
     return [
       { id: '', title: 'Left over', colour: finished[LEFT_OVER], region: areas.leftOver.region },
-      ...areas.areas.map(({ id, name, region, masked }) => ({
-        id,
-        title: `${name}${masked ? ', masked' : ''}`,
+      ...places.map(({ id, area, name, region }) => ({
+        id: area,
+        title: `${name}${masked.has(area) ? ', masked' : ''}`,
         colour: finished[id],
         region,
       })),

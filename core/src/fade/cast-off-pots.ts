@@ -1,0 +1,108 @@
+import { tidy } from '../units';
+import type { FadeWish } from './fade-wish';
+import { looksOf, type PotChoice } from './pot-choices';
+import { faceOf, measured, underAt, type Leg } from './way-of-fade';
+
+type Parts = readonly {
+  readonly item: FadeWish['stops'][number]['mix']['parts'][number]['item'];
+  readonly name: string;
+  readonly ml: number;
+}[];
+
+/** A pot with the cast-off of the one poured before it in it. */
+interface BegunPot extends PotChoice {
+  readonly fromCastOff: number;
+  /** everything in it; null where it takes no cast-off */
+  readonly parts: Parts | null;
+}
+
+/** Cast-off counts for as much as the maker catches; a tenth stays on brush, paper and floor. */
+const CAUGHT = 0.9;
+
+/**
+ * Pots begun with what the one poured before cast off, topped up to what they should be. The cast-off is taken only as
+ * far as it holds no more of either mix than the pot wants.
+ */
+export function withCastOff(
+  wish: FadeWish,
+  places: readonly { readonly leg: Leg; readonly share: number }[],
+  pots: readonly PotChoice[],
+  order: readonly number[],
+): readonly BegunPot[] {
+  const begun: BegunPot[] = pots.map((pot) => ({ ...pot, fromCastOff: 0, parts: null }));
+  const glitters = new Map(wish.stops.flatMap(({ mix }) => mix.parts.map((part) => [part.item as string, part])));
+  order.slice(1).forEach((pot, i) => {
+    const before = order[i];
+    const { leg } = places[pot];
+    const wanted = [...measured(leg.from.mix, pots[pot].ofFrom), ...measured(leg.to.mix, pots[pot].ofTo)];
+    const last = begun[before].parts ?? fullParts(places[before].leg, pots[before]);
+    const poured = last.reduce((sum, { ml }) => sum + ml, 0);
+    const spare =
+      poured *
+      castShare(
+        last.flatMap(({ item, ml }) => withGlitter(glitters, item, ml)),
+        wish.strewn[before],
+        wish,
+      ) *
+      CAUGHT;
+    const room = Math.min(
+      ...last.map(
+        ({ item, ml }) => (wanted.filter((one) => one.item === item).reduce((sum, one) => sum + one.ml, 0) * poured) / ml,
+      ),
+    );
+    const taken = Math.floor(Math.min(spare, room) / wish.step + 1e-9) * wish.step;
+    if (taken <= 0) return;
+    const [ofFrom, ofTo] = toppedUp(leg, pots[pot], last, taken / poured, wish.step);
+    const sums = new Map<string, Parts[number]>();
+    for (const { item, name, ml } of [
+      ...last.map((one) => ({ ...one, ml: (one.ml * taken) / poured })),
+      ...measured(leg.from.mix, ofFrom),
+      ...measured(leg.to.mix, ofTo),
+    ])
+      sums.set(item, { item, name, ml: tidy((sums.get(item)?.ml ?? 0) + ml) });
+    const parts = [...sums.values()];
+    const looks = looksOf(
+      parts.flatMap(({ item, ml }) => withGlitter(glitters, item, ml)),
+      wish.strewn[pot],
+      underAt(leg, places[pot].share),
+      wish,
+    );
+    begun[pot] = { ...pots[pot], ...looks, ofFrom, ofTo, fromCastOff: tidy(taken), parts };
+  });
+  return begun;
+}
+
+type Known = ReadonlyMap<string, FadeWish['stops'][number]['mix']['parts'][number]>;
+const withGlitter = (known: Known, item: string, ml: number) => {
+  const part = known.get(item);
+  return part ? [{ glitter: part.glitter, ml }] : [];
+};
+
+const fullParts = (leg: Leg, { ofFrom, ofTo }: PotChoice): Parts => [
+  ...measured(leg.from.mix, ofFrom),
+  ...measured(leg.to.mix, ofTo),
+];
+
+/** Share of a pour that glue doesn't hold. */
+function castShare(parts: Parameters<typeof faceOf>[0], area: number, { hold }: FadeWish): number {
+  const poured = faceOf(parts) / area;
+  return hold === null || poured === 0 ? 0 : 1 - (hold * (1 - Math.exp(-poured / hold))) / poured;
+}
+
+/** Spoonfuls of both mixes still wanted once the cast-off is in; by the jar that tells the two mixes best apart. */
+function toppedUp(leg: Leg, pot: PotChoice, last: Parts, share: number, step: number): readonly [number, number] {
+  const of = (mix: Leg['from']['mix'], item: string) =>
+    measured(mix, 1)
+      .filter((one) => one.item === item)
+      .reduce((sum, { ml }) => sum + ml, 0);
+  const in_ = last.reduce((sum, { ml }) => sum + ml * share, 0);
+  const telling = last.map(({ item, ml }) => ({
+    ml: ml * share,
+    gap: of(leg.to.mix, item) - of(leg.from.mix, item),
+    from: of(leg.from.mix, item),
+  }));
+  const best = telling.reduce((most, one) => (Math.abs(one.gap) > Math.abs(most.gap) ? one : most));
+  const inTo = best.gap === 0 ? 0 : Math.min(in_, Math.max(0, (best.ml - in_ * best.from) / best.gap));
+  const spoon = (ml: number) => Math.max(0, Math.round(ml / step)) * step;
+  return [tidy(spoon(pot.ofFrom - (in_ - inTo))), tidy(spoon(pot.ofTo - inTo))];
+}

@@ -1,0 +1,79 @@
+import type { Stretch } from '../fade';
+import type { PlannedFade, PlannedPot } from '../plan';
+import { amountText, countText, lengthText, listText, percentText, spanText, type Units } from '../units';
+
+/** What the mm of a fade are counted from. */
+export const fadeMeasure = ({ way }: Pick<PlannedFade, 'way'>): string =>
+  way === 'round' ? 'round from where it begins' : way === 'spiral' ? 'along the spiral' : 'from the foot';
+
+/** Where a pot lies, or with what it is strewn over its neighbours: `20–52 mm`; two stretches where it goes both ways. */
+export const potSpan = ({ stretches }: Pick<PlannedPot, 'stretches'>, units: Units): string =>
+  listText(stretches.map(({ from, to }) => spanText(from, to, units)));
+export const strewnSpan = ({ stretches }: Pick<PlannedPot, 'stretches'>, units: Units): string =>
+  listText(stretches.map(({ strewnFrom, strewnTo }) => spanText(strewnFrom, strewnTo, units)));
+
+/** A pot's recipe by the spoon: `2.5 ml Candle End + 1.0 ml Bee Line`. */
+export function potRecipe(
+  { spoons, fromCastOff }: Pick<PlannedPot, 'spoons' | 'fromCastOff'>,
+  units: Units,
+  gramsPerMl: number,
+): string {
+  const amount = (ml: number) => amountText(ml, units, gramsPerMl);
+  return [
+    ...(fromCastOff > 0 ? [`${amount(fromCastOff)} cast-off of the pot before`] : []),
+    ...spoons.map(({ ml, name }) => `${amount(ml)} ${name}`),
+  ].join(' + ');
+}
+
+/** Pots in the order they are poured, in a sentence. */
+export function pouringOrder({ laid }: Pick<PlannedFade, 'laid'>): string {
+  const [first, ...rest] = (laid?.order ?? []).map((pot) => pot + 1);
+  if (first === undefined || rest.length === 0) return '';
+  const why = laid?.pots.some(({ fromCastOff }) => fromCastOff > 0)
+    ? 'each gives its cast-off to the next'
+    : 'the light end first, so that no dark flake strays onto it';
+  return `Pour pot ${first} first, then ${listText(rest.map(String))}: ${why}.`;
+}
+
+/** What equal spoons would have come to, where that is nothing to see. */
+export function deadWords({ laid }: Pick<PlannedFade, 'laid'>, stretch: Stretch | null, units: Units): string {
+  if (!laid || !stretch) return '';
+  const ends = [laid.pots[stretch.from], laid.pots[stretch.to]].map(({ stretches }) => stretches[stretches.length - 1]);
+  const from = Math.min(...ends.map((end) => end.from));
+  const to = Math.max(...ends.map((end) => end.to));
+  return spanText(from, to, units);
+}
+
+/** What to look for after each pass. */
+export function passWords({ laid }: Pick<PlannedFade, 'laid'>): readonly string[] {
+  return (laid?.passes ?? []).map(({ least, most }, pass, all) => {
+    const bare = percentText(most) === percentText(least) ? percentText(least) : `${percentText(least)} to ${percentText(most)}`;
+    const last = pass === all.length - 1;
+    const look = last
+      ? 'no edge between two pots, and no pot barer than its neighbours but where it thins out'
+      : 'a thin even veil; the change is there already, the base still shows between flakes';
+    return `After pass ${pass + 1}, ${bare} bare: look for ${look}.`;
+  });
+}
+
+/** A fade in one line. */
+export function fadeWords({ laid, way, slices }: PlannedFade): string {
+  const ways = { up: 'up', down: 'down', middle: 'from the middle both ways', round: 'round', spiral: 'along a spiral' } as const;
+  return `fade ${ways[way]} in ${countText(laid?.pots.length ?? slices.length, 'pot')}`;
+}
+
+/** All that a hand needs to know of a pot on one line of paper. */
+export const potLine = (pot: PlannedPot, number: number, units: Units): string =>
+  `Pot ${number}: ${potRecipe(pot, units, 1)}, strewn ${strewnSpan(pot, units)}`;
+
+export const overlapWords = (overlap: number, units: Units): string =>
+  overlap === 0
+    ? 'Pots end edge to edge.'
+    : `Neighbours are strewn ${lengthText(overlap, units)} over each other; thin the last bit out by tapping.`;
+
+/** Mixes of several jars, to be made before any pot. */
+export const madeFirstWords = ({ laid }: Pick<PlannedFade, 'laid'>, units: Units): readonly string[] =>
+  (laid?.madeFirst ?? []).map(
+    ({ name, ml, parts }) =>
+      `Make ${amountText(ml, units, 1)} of ${name} first: ${parts.map((part) => `${amountText(part.ml, units, 1)} ${part.name}`).join(' + ')}.`,
+  );

@@ -1,0 +1,179 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import {
+  asFall,
+  deadWords,
+  fadeHelps,
+  fadeMeasure,
+  fadeWays,
+  madeFirstWords,
+  MOST_POTS,
+  passWords,
+  pouringOrder,
+  turnedRound,
+  withFade,
+  withoutFade,
+  withoutStop,
+  withStopAdded,
+  withStopAt,
+  withStopBase,
+  withStopCover,
+  withStopDragged,
+  withStopParts,
+  withStopsAt,
+  type Design,
+  type Fade,
+  type FadeBeside,
+  type FadeHelp,
+  type FadeWay,
+  type PlannedFade,
+  type PlannedBlend,
+  type Plan,
+} from '@aurantia/core';
+import { NumberField } from '../../../parts/fields/number-field';
+import { Pick } from '../../../parts/fields/pick';
+import { WorkshopMemory } from '../../../services/workshop';
+import { FindingNote } from '../../finding-note/finding-note';
+import { DesignSession } from '../../session';
+import { FadeBars } from './fade-bars';
+import { FadePots } from './fade-pots';
+import { FadeStopCard, type StopChange } from './fade-stop';
+import { SeenFromTable } from './seen-from-table';
+
+const wayNames: Record<FadeWay, string> = {
+  up: 'up from its foot',
+  down: 'down from its rim',
+  middle: 'from the middle both ways',
+  round: 'round the cup',
+  spiral: 'along a spiral',
+};
+
+/** A fade of an area: its stops, its pots, and whether it will show. Every change shows at once, on the cup too. */
+@Component({
+  selector: 'au-fade-pane',
+  imports: [FadeBars, FadePots, FadeStopCard, FindingNote, NumberField, Pick, SeenFromTable],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './fade-pane.html',
+  styleUrl: './fade-pane.scss',
+})
+export class FadePane {
+  private readonly session = inject(DesignSession);
+  private readonly memory = inject(WorkshopMemory);
+  readonly design = input.required<Design>();
+  readonly plan = input.required<Plan>();
+  readonly fade = input.required<Fade>();
+  readonly planned = input.required<PlannedFade>();
+  readonly others = input.required<readonly PlannedBlend[]>();
+  /** which half of the cup's picture shows something else, to see why */
+  readonly beside = input.required<'' | FadeBeside>();
+  readonly besideChange = output<'' | FadeBeside>();
+
+  protected readonly ways = fadeWays.map((value) => ({ value, name: wayNames[value] }));
+  protected readonly counts = Array.from({ length: MOST_POTS - 1 }, (_, i) => ({ value: `${i + 2}`, name: `${i + 2}` }));
+  protected readonly halves = [
+    { value: '', name: 'your pots all round' },
+    { value: 'equal', name: 'half of it in equal spoons' },
+    { value: 'unrounded', name: 'half of it before rounding' },
+  ];
+  protected readonly refused = signal<{ field: string; sentence: string } | null>(null);
+  protected readonly ownSpiral = computed(() =>
+    this.design().areas.some(({ id, kind }) => id === this.fade().area && kind === 'spiral'),
+  );
+  protected readonly laid = computed(() => this.planned().laid);
+  protected readonly measure = computed(() => fadeMeasure(this.planned()));
+  protected readonly order = computed(() => pouringOrder(this.planned()));
+  protected readonly passes = computed(() => passWords(this.planned()));
+  protected readonly dead = computed(() => {
+    const { laid } = this.planned();
+    const units = this.memory.units();
+    return {
+      own: deadWords(this.planned(), laid?.dead ?? null, units),
+      equal: deadWords(this.planned(), laid?.deadInEqual ?? null, units),
+    };
+  });
+  protected readonly first = computed(() => madeFirstWords(this.planned(), this.memory.units()));
+  /** of what the check says, all but the verdict, which stands here already */
+  protected readonly findings = computed(() =>
+    this.plan().findings.filter(({ area, rule }) => area === this.fade().area && rule !== 'fade that doesn’t show'),
+  );
+  protected readonly helps = computed(() => fadeHelps(this.design(), this.memory.workshop(), this.planned()));
+  protected readonly strip = computed(() => {
+    const query = new URLSearchParams({ what: `fade ${this.fade().area}`, gap: '1', overlap: '5', straight: 'false' });
+    return `/api/designs/${encodeURIComponent(this.design().id)}/template.pdf?${query.toString()}`;
+  });
+
+  protected set(field: string, change: (fade: Fade) => Fade): void {
+    this.say(
+      field,
+      this.session.change((design) => withFade(design, this.fade().area, change)),
+    );
+  }
+
+  protected way(way: string): void {
+    this.set('way', (fade) => ({ ...fade, way: fadeWays.find((one) => one === way) ?? fade.way }));
+  }
+
+  protected number(field: 'turns' | 'overlap' | 'depth' | 'pots', value: number | null): void {
+    this.set(field, (fade) => ({ ...fade, [field]: value ?? 0 }));
+  }
+
+  protected drag({ stop, at }: { stop: number; at: number }): void {
+    this.session.change((design) => withFade(design, this.fade().area, (fade) => withStopDragged(fade, stop, at)), 'fade stop');
+  }
+
+  protected done(): void {
+    this.session.endGesture();
+  }
+
+  protected changed(stop: number, change: StopChange): void {
+    const { area } = this.fade();
+    const field = `${change.what} ${stop}`;
+    switch (change.what) {
+      case 'at':
+        return this.set(field, (fade) => withStopAt(fade, stop, change.at));
+      case 'parts':
+        return this.set(field, (fade) => withStopParts(fade, stop, change.parts));
+      case 'cover':
+        return this.set(field, (fade) => withStopCover(fade, stop, change.cover));
+      case 'base':
+        return this.say(
+          field,
+          this.session.change((design) => withStopBase(design, area, stop, change.base)),
+        );
+      case 'gone':
+        return this.set(field, (fade) => withoutStop(fade, stop));
+    }
+  }
+
+  protected readonly refusedAt = (stop: number): { field: string; sentence: string } | null => {
+    const refused = this.refused();
+    return refused?.field.endsWith(` ${stop}`) ? refused : null;
+  };
+  protected add = (): void => this.set('add', withStopAdded);
+  protected turn = (): void => this.set('turn', turnedRound);
+  protected fall = (): void => this.set('fall', asFall);
+  protected even = (): void => this.set('even', (fade) => withStopsAt(fade, this.laid()?.evenAt ?? []));
+  protected castOff = (castOff: boolean): void => this.set('cast', (fade) => ({ ...fade, castOff }));
+
+  protected take({ design }: FadeHelp): void {
+    if (design)
+      this.say(
+        'help',
+        this.session.change(() => design),
+      );
+  }
+
+  protected half(beside: string): void {
+    this.besideChange.emit(beside === 'equal' || beside === 'unrounded' ? beside : '');
+  }
+
+  protected takeOff(): void {
+    this.say(
+      'off',
+      this.session.change((design) => withoutFade(design, this.fade().area)),
+    );
+  }
+
+  private say(field: string, sentence: string | null): void {
+    this.refused.set(sentence === null ? null : { field, sentence });
+  }
+}

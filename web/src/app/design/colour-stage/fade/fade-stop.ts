@@ -1,0 +1,76 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { itemOf, type FadeStop, type PlannedBlend, type ShelfItemId } from '@aurantia/core';
+import { MatMenuModule } from '@angular/material/menu';
+import { NumberField } from '../../../parts/fields/number-field';
+import { Pick } from '../../../parts/fields/pick';
+import { MaterialGlyph } from '../../../parts/glyphs/material-glyph';
+import { WorkshopMemory } from '../../../services/workshop';
+
+/** What a maker changed of one stop. */
+export type StopChange =
+  | { readonly what: 'at'; readonly at: number }
+  | { readonly what: 'parts'; readonly parts: FadeStop['parts'] }
+  | { readonly what: 'cover'; readonly cover: number }
+  | { readonly what: 'base'; readonly base: ShelfItemId | null }
+  | { readonly what: 'gone' };
+
+/** One colour a fade goes through: its mix, how much of it, the paint under it. */
+@Component({
+  selector: 'au-fade-stop',
+  imports: [MatMenuModule, MaterialGlyph, NumberField, Pick],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './fade-stop.html',
+  styleUrl: './fade-stop.scss',
+})
+export class FadeStopCard {
+  private readonly memory = inject(WorkshopMemory);
+  readonly number = input.required<number>();
+  readonly stop = input.required<FadeStop>();
+  /** hex of what lies under it */
+  readonly under = input.required<string | null>();
+  readonly others = input.required<readonly PlannedBlend[]>();
+  /** one of the last two: it can't be taken out */
+  readonly only = input(false);
+  readonly refused = input<{ field: string; sentence: string } | null>(null);
+  readonly changed = output<StopChange>();
+
+  protected readonly parts = computed(() =>
+    this.stop().parts.map(({ item, ml }) => {
+      const jar = itemOf(this.memory.shelf(), item, 'glitter');
+      return { item, ml, name: jar?.name ?? 'gone from the shelf', colour: jar?.flake.colour ?? '#cccccc' };
+    }),
+  );
+  protected readonly jars = computed(() => {
+    const used = new Set<string>(this.stop().parts.map(({ item }) => item));
+    return this.memory
+      .shelf()
+      .flatMap((item) => (item.kind === 'glitter' && !used.has(item.id) ? [{ id: item.id, name: item.name }] : []));
+  });
+  protected readonly bases = computed(() => [
+    { value: '', name: 'as the coats lay it' },
+    ...this.memory.shelf().flatMap((item) => (item.kind === 'paint' ? [{ value: item.id as string, name: item.name }] : [])),
+  ]);
+  protected readonly why = (what: string): string | null => {
+    const refused = this.refused();
+    return refused?.field.startsWith(what) ? refused.sentence : null;
+  };
+
+  protected mix(parts: readonly { readonly item: ShelfItemId; readonly ml: number }[]): void {
+    this.changed.emit({ what: 'parts', parts: parts.map(({ item, ml }) => ({ item, ml })) });
+  }
+
+  protected amount(item: string, ml: number | null): void {
+    this.changed.emit({
+      what: 'parts',
+      parts: this.stop().parts.map((part) => (part.item === item ? { ...part, ml: ml ?? 0 } : part)),
+    });
+  }
+
+  protected out(item: string): void {
+    this.changed.emit({ what: 'parts', parts: this.stop().parts.filter((part) => part.item !== item) });
+  }
+
+  protected base(id: string): void {
+    this.changed.emit({ what: 'base', base: id === '' ? null : (id as ShelfItemId) });
+  }
+}
