@@ -4,6 +4,7 @@ import {
   allPixels,
   createPlanner,
   cupField,
+  fieldPlanOf,
   cupLight,
   designFileSchema,
   flakeFace,
@@ -97,7 +98,7 @@ function filling(count: number): number {
 /** Every flake of a cup dropped, see-through ones and all, against filling the same pixels once. */
 function bake(): Row {
   const { design, shelf, settings } = file('copper-eaves');
-  const request = cupField(createPlanner()(design, { shelf, settings }), design.cup, 4);
+  const request = cupField(fieldPlanOf(createPlanner()(design, { shelf, settings })), design.cup, 4);
   const baked = medianOf(3, () => litField(flakeField(request), cupLight(request.width, 0)));
   const { flakes } = flakeField(request);
   return {

@@ -2,6 +2,7 @@ import {
   allPixels,
   countedWords,
   cupField,
+  fieldPlanOf,
   cupLight,
   deltaE2000,
   flakeField,
@@ -61,7 +62,7 @@ test('the same seed gives the same cup, another one another', () => {
 test('a whole cup has its bare lip at the top and its areas where they belong', () => {
   const { design } = demoFile('orchard-frost');
   const plan = planOf(design, workshop);
-  const request = cupField(plan, design.cup, 2);
+  const request = cupField(fieldPlanOf(plan), design.cup, 2);
   const field = flakeField(request);
   const pixels = still(field);
   const at = (mm: number) => {
@@ -82,7 +83,7 @@ test('a whole cup has its bare lip at the top and its areas where they belong', 
 test('the mean of a swatch is the colour seen from afar', () => {
   const design = designWith([coat.base, coat.wipe, { ...coat.glitter, on: ['low'] }]);
   const plan = planOf(design, workshop);
-  const pixels = still(flakeField(swatchField(plan, 'low', 60, 8)));
+  const pixels = still(flakeField(swatchField(fieldPlanOf(plan), 'low', 60, 8)));
   const linear = (value: number) => (value <= 0.04045 ? value / 12.92 : ((value + 0.055) / 1.055) ** 2.4);
   const gamma = (value: number) => (value <= 0.0031308 ? value * 12.92 : 1.055 * value ** (1 / 2.4) - 0.055);
   const mean = [0, 1, 2].map((axis) => {
@@ -98,7 +99,7 @@ test('a glint under see-through flakes is bright, never of another hue', () => {
   const { design, shelf, settings } = demoFile('copper-eaves');
   const plan = planOf(design, { shelf, settings });
   const ridge = plan.areas.areas.find(({ name }) => name === 'Ridge');
-  const pixels = still(flakeField(swatchField(plan, ridge?.id ?? '', 12, 18)));
+  const pixels = still(flakeField(swatchField(fieldPlanOf(plan), ridge?.id ?? '', 12, 18)));
   const off = Array.from({ length: pixels.length / 4 }, (_, i) => i).filter((i) => pixels[i * 4 + 1] > pixels[i * 4]);
   expect(off).toEqual([]);
 });
@@ -110,7 +111,7 @@ test.each(['copper-eaves', 'orchard-frost', 'peat-fire', 'thistle-weave'] as con
     const plan = planOf(design, { shelf, settings });
     expect(plan.blends.length).toBeGreaterThan(1);
     for (const blend of plan.blends) {
-      const field = flakeField(swatchField(plan, blend.area, 30, 6));
+      const field = flakeField(swatchField(fieldPlanOf(plan), blend.area, 30, 6));
       const words = countedWords(field, plan.finished[blend.area]) ?? '';
       expect(words).toMatch(/ flakes: [\d.]+ % bare, .* \(twins\)\.$/);
       expect(deltaE2000(labOf(reflectanceOf(field.seen ?? '')), labOf(reflectanceOf(plan.finished[blend.area])))).toBeLessThan(1);

@@ -155,14 +155,14 @@ describe('many motifs', () => {
 
 describe('order, copies, locks and masks', () => {
   test('a copy, a lock and a mask', async () => {
-    await open('/designs/apiary-noon/areas');
-    await openArea(browser, 'Pot 2');
-    await press(browser, 'Duplicate Pot 2');
-    await reads(browser, 'Pot 2 2', 'au-areas-stage li');
-    await reads(browser, 'Nothing of Pot 2 is left to see.');
+    await open('/designs/copper-eaves/areas');
+    await openArea(browser, 'Ridge');
+    await press(browser, 'Duplicate Ridge');
+    await reads(browser, 'Ridge 2', 'au-areas-stage li');
+    await reads(browser, 'Nothing of Ridge is left to see.');
     await press(browser, 'locked', 'input[type=checkbox]');
     await reads(browser, 'locked', 'au-areas-stage li.chosen small');
-    expect(await withNamed(browser, 'button', 'Remove Pot 2 2', (found) => found.isEnabled())).toBe(false);
+    expect(await withNamed(browser, 'button', 'Remove Ridge 2', (found) => found.isEnabled())).toBe(false);
     await browser.wait(
       async () => (await browser.findElements(By.css('au-wrap-view [role=slider]'))).length === 0,
       20000,
@@ -171,8 +171,8 @@ describe('order, copies, locks and masks', () => {
     await press(browser, 'locked', 'input[type=checkbox]');
     await press(browser, 'masked', 'input[type=checkbox]');
     await reads(browser, 'masked', 'au-areas-stage li.chosen small');
-    await press(browser, 'Remove Pot 2 2');
-    await reads(browser, '5 areas, none left over', '.rail');
+    await press(browser, 'Remove Ridge 2');
+    await reads(browser, '4 areas, none left over', '.rail');
   });
 
   test('the order is changed by keys, and decides who is on top', async () => {

@@ -155,7 +155,7 @@ test('blends side by side are twins, sisters or clearly apart', async () => {
 });
 
 test('a blend is brought to a bare share; what is left of it becomes a jar', async () => {
-  await open('apiary-noon', 'Pot 1');
+  await open('apiary-noon', 'Cells');
   await type(browser, 'Left bare', '20');
   await reads(browser, /becomes [\d.]+ ml each pour; rounding to the spoon moves the colour by \d\.\d/, 'au-scale-blend');
   await press(browser, 'Bring');
@@ -163,8 +163,8 @@ test('a blend is brought to a bare share; what is left of it becomes a jar', asy
   await press(browser, 'Undo');
   await type(browser, 'Left over of this mix', '3.5');
   await press(browser, 'Put it on the shelf');
-  await reads(browser, '“Pot 1 leftover” is on the shelf.');
-  expect((await shelf()).find(({ name }) => name === 'Pot 1 leftover')?.left).toBe(3.5);
+  await reads(browser, '“Cells leftover” is on the shelf.');
+  expect((await shelf()).find(({ name }) => name === 'Cells leftover')?.left).toBe(3.5);
 });
 
 describe('the shelf', () => {

@@ -1,4 +1,17 @@
-import { choose as chooseIn, kept, painted, press, reads, type, type Browser } from '../src/browser';
+import { Key } from 'selenium-webdriver';
+import {
+  choose as chooseIn,
+  kept,
+  menuItem,
+  named,
+  painted,
+  press,
+  reads,
+  type,
+  valueOf,
+  withNamed,
+  type Browser,
+} from '../src/browser';
 import type { Program } from '../src/program';
 import { demoForAll } from '../src/running';
 
@@ -13,40 +26,110 @@ const open = async (design: string, area: string) => {
   await browser.get(`${program.address}/designs/${design}/colour`);
   await painted(browser);
   await press(browser, new RegExp(`^${area} `), '.chip');
-  await press(browser, 'Fade');
-  await reads(browser, 'Lay these pots', 'au-fade-pots');
 };
+const begin = async (design: string, area: string) => {
+  await open(design, area);
+  await press(browser, 'Fade');
+  await press(browser, `Let ${area} fade`);
+  await reads(browser, 'Back to one blend', 'au-fade-pane');
+};
+const take = async (button: string, entry: string) => {
+  await press(browser, button);
+  await menuItem(browser, entry);
+};
+const stored = async (id: string) =>
+  (await (await fetch(`${program.address}/api/designs/${id}`)).json()) as {
+    document: { fades: { stops: { at: number }[]; pots: number }[]; coats: { kind: string; fading?: boolean }[] };
+  };
 const choose = (label: string, option: string) => chooseIn(browser, label, option);
 
-test('a fade is judged before any jar is opened, laid in pots, and undone', async () => {
-  await open('copper-eaves', 'Foot');
-  await choose('and fades into', 'Candle End');
-  await choose('Pots', '4');
-  await reads(browser, /This will show\.\s+The ends are \d\d apart and each pot [\d.]+ to [\d.]+ from the next/, 'au-fade-pots');
-  await reads(browser, /Make the mix of Foot first; the pots take spoonfuls of it\./, 'au-fade-pots');
+test('a fade is begun from a blend, judged before any jar is opened, kept, and undone', async () => {
+  await begin('copper-eaves', 'Foot');
+  await take('Other mix for stop 2', 'Candle End');
   await reads(
     browser,
-    /Pot 2: [\d.]+ ml\s+[\d.]+ ml the mix of Foot\s+[\d.]+ ml Candle End\s+strewn [\d.]+–[\d.]+ mm/,
-    'au-fade-pots .pots',
+    /This will show\.\s+Its colours are \d\d apart and each pot [\d.]+ to [\d.]+ from the next/,
+    'au-fade-pane',
   );
-  await press(browser, 'Lay these pots');
-  await reads(browser, '7 areas, none left over');
-  await reads(browser, 'Foot, pot 4', 'au-colour-stage .areas');
+  await reads(browser, /Make [\d.]+ ml of the mix of stop 1 first: [\d.]+ ml/, 'au-fade-pane');
+  await choose('Pots', '4');
+  await reads(browser, '1 fade in 4 pots', '.rail');
+  await reads(
+    browser,
+    /Pot 2: [\d.]+ ml\s+[\d.]+ ml the mix of stop 1\s+[\d.]+ ml Candle End\s+at [\d.]+–[\d.]+ mm\s+strewn [\d.]+–[\d.]+ mm/,
+    'au-fade-pots',
+  );
+  await reads(browser, /Pour pot 4 first, then 3, 2 and 1/, 'au-fade-pane');
+  await reads(browser, 'pot 4', 'au-cup-view');
   await kept(browser);
-  await painted(browser);
+  expect((await stored('copper-eaves')).document.fades).toMatchObject([{ pots: 4 }]);
+  await browser.navigate().refresh();
+  await reads(browser, 'Back to one blend', 'au-fade-pane');
+  await press(browser, 'Back to one blend');
+  await reads(browser, '4 blends', '.rail');
   await press(browser, 'Undo');
-  await reads(browser, '4 areas, none left over');
+  await reads(browser, '1 fade in 4 pots', '.rail');
 });
 
-test('ends that are twins raise the alarm, and pots without room are refused with a way out', async () => {
-  await open('apiary-noon', 'Pot 4');
-  await choose('and fades into', 'the blend of Pot 3');
-  await reads(browser, /This will (not be seen|hardly show)\./, 'au-fade-pots');
-  await choose('Pots', '12');
-  await type(browser, 'Overlap', '9');
-  await reads(browser, 'Take fewer pots, or less overlap.', 'au-fade-pots [role=alert]');
+test('a stop is dragged and stepped by key, and one undo takes the drag back', async () => {
+  await open('apiary-noon', 'Noon');
+  const at = async () => (await stored('apiary-noon')).document.fades[0].stops[1].at;
+  const handle = await named(browser, '[role=slider]', 'Stop 2');
+  await browser
+    .actions({ async: true })
+    .move({ origin: handle })
+    .press()
+    .move({ origin: handle, x: -90, y: 0, duration: 120 })
+    .release()
+    .perform();
+  await kept(browser);
+  await browser.wait(async () => (await at()) < 0.66, 20000, 'the drag is never kept');
+  await reads(browser, /“Even to the eye” moves them/, 'au-fade-pane .verdict');
+  await press(browser, 'Even to the eye');
+  await reads(browser, /This will show\.(?![\s\S]*moves them)/, 'au-fade-pane .verdict');
+  await press(browser, 'Undo');
+  await press(browser, 'Undo');
+  await kept(browser);
+  expect(await at()).toBe(0.707);
+  await withNamed(browser, '[role=slider]', 'Stop 2', (stop) => stop.sendKeys(Key.ARROW_LEFT, Key.TAB));
+  await browser.wait(async () => (await at()) === 0.697, 20000, 'the key never moves it');
+});
+
+test('stops in the wrong order, twins and pots without room each get their sentence', async () => {
+  await begin('copper-eaves', 'Ridge');
+  await type(browser, 'Stop 1 at', '100');
+  await reads(browser, /Stop 2 must lie after stop 1.*or swap the two/, 'au-fade-stop [role=alert]');
+  await type(browser, 'Stop 1 at', '0');
+  await choose('Pots', '20');
+  await type(browser, 'Overlap', '30');
+  await reads(browser, 'Take fewer pots, or less overlap.', 'au-fade-pane [role=alert]');
+  await press(browser, 'Undo');
+  await browser.wait(async () => (await valueOf(browser, 'Overlap')) === '6', 20000, 'the overlap never comes back');
+  await choose('Pots', '3');
   await type(browser, 'Overlap', '2');
-  await reads(browser, 'Pot 12', 'au-fade-pots');
+  await type(browser, 'Stop 2 covers', '100');
+  await reads(browser, 'This will not be seen.', 'au-fade-pane .verdict');
+  await reads(browser, /as the last stop: of your jars the nearest/, 'au-fade-pane .helps');
+  await press(browser, 'Take it');
+  await reads(browser, 'This will show.', 'au-fade-pane .verdict');
+});
+
+test('a base under a stop fades with it, and half of the cup shows equal spoons', async () => {
+  await begin('orchard-frost', 'Grove');
+  await choose('Base under stop 1', 'Honey');
+  await choose('Base under stop 2', 'Soft black');
+  await kept(browser);
+  const { coats } = (await stored('orchard-frost')).document;
+  expect(coats.filter(({ kind }) => kind === 'base').map(({ fading }) => fading)).toEqual([true, false]);
+  await choose('On the cup', 'half of it in equal spoons');
+  await painted(browser);
+});
+
+test('the strip comes as PDF', async () => {
+  await open('apiary-noon', 'Noon');
+  const href = await withNamed(browser, 'a', 'Print the strip', async (link) => (await link.getAttribute('href')) ?? '');
+  const reply = await fetch(href);
+  expect(reply.headers.get('content-type')).toBe('application/pdf');
 });
 
 test('sections are put in their cleanest order, each meeting told, and put back', async () => {

@@ -2,7 +2,7 @@ import { healthNotes } from '../check';
 import type { Design, Settings } from '../design';
 import type { Plan, PlannedArea, PlannedCoat, PlannedPot } from '../plan';
 import { areaWords } from './area-words';
-import { strewnSpan } from './fade-words';
+import { madeFirstWords, pouringOrder, strewnSpan } from './fade-words';
 import {
   amountText,
   areaText,
@@ -76,7 +76,7 @@ export function cardOf(plan: Plan, design: Design, settings: Settings): Card {
       number: index + 1,
       title: coat.title,
       where: coat.where,
-      amounts: amountLines(coat, units),
+      amounts: [...amountLines(coat, units), ...fadeLines(plan, coat, units)],
       does: doesText(plan.coats, index),
       wait:
         coat.wait.minutes > 0 ? `Then wait ${durationText(coat.wait.minutes)}: ${coat.wait.until}.` : `Go on ${coat.wait.until}.`,
@@ -172,6 +172,12 @@ export function amountLines(coat: PlannedCoat, units: Units): readonly string[] 
   }
   return lines;
 }
+
+/** What has to be known of fades whose pots a coat pours: what is made first, and in which order they go on. */
+const fadeLines = ({ fades }: Plan, { pours }: PlannedCoat, units: Units): readonly string[] =>
+  fades
+    .filter(({ slices }) => pours.some(({ area }) => slices.some(({ id }) => id === area)))
+    .flatMap((fade) => [...madeFirstWords(fade, units), pouringOrder(fade)].map((line) => `${fade.areaName}: ${line}`));
 
 /** The figures at the foot of the workspace and of the card. */
 export function tallyOf(plan: Plan, units: Units): readonly { figure: string; label: string }[] {

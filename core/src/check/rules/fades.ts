@@ -1,6 +1,6 @@
 import { hides } from '../../glitter';
 import { itemOf } from '../../stock';
-import { listText } from '../../units';
+import { listText, percentText } from '../../units';
 import { placesOfArea, reaches, stepsOfKind, type Facts, type Finding, type Rule } from '../finding';
 
 type Found = Omit<Finding, 'rule'>;
@@ -56,21 +56,29 @@ export const fadeBaseShows: Rule = {
             'Let a base coat under it take the fade’s paints: tick “as the fade has it” on the coat.',
           ),
         ];
-      if (baseShows === null || baseShows >= ONE_BASE) return [];
       const solid = fade.stops.every(({ parts }) =>
         parts.every(({ item }) => {
           const jar = itemOf(facts.workshop.shelf, item, 'glitter');
           return !jar || hides(jar.flake);
         }),
       );
+      const bare = Math.exp(-fade.depth);
+      if (solid)
+        return [
+          found(
+            'look',
+            area,
+            `The base fade of ${areaName} can’t show through solid glitter.`,
+            `Its flakes hide what lies under them; only the ${percentText(bare)} left bare at full cover show it. Take see-through or opal flakes, or fade the glitter and match the base to it.`,
+          ),
+        ];
+      if (baseShows === null || baseShows >= ONE_BASE) return [];
       return [
         found(
           'look',
           area,
           `The base fade of ${areaName} can’t show.`,
-          solid
-            ? 'Its glitter is solid and hides what lies under it; only the gaps would show it. Take see-through or opal flakes, or fade the glitter.'
-            : 'It lies too deep under the glitter. Pour less of it, or take flakes that let more through.',
+          'It lies too deep under the glitter. Pour less of it, or take flakes that let more through.',
         ),
       ];
     }),
