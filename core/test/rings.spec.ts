@@ -10,6 +10,9 @@ import {
   ringOfSections,
   ringOrder,
   ringWords,
+  sectionsWithBlends,
+  weighedSections,
+  withSectionsWeighed,
   withSectionsInOrder,
   type RingColour,
 } from '../src';
@@ -80,9 +83,65 @@ describe('the order round the cup', () => {
     const { meetings } = planRing(many(8));
     const seam = meetings[meetings.length - 1];
     for (const meeting of meetings) expect(meeting.difference).toBeGreaterThanOrEqual(seam.difference);
-    expect(planRing(many(8), 'c5').order[0].id).toBe('c5');
+    expect(planRing(many(8), { first: 'c5' }).order[0].id).toBe('c5');
     expect(ringWords(planRing(many(8)), false)).toMatch(/^\d+ % cleaner than the order now\./);
     expect(ringWords(planRing(many(8)), true)).toMatch(/^The sections stand so already\./);
+  });
+  test('holds pairs together, as cheaply as that can be', () => {
+    const colours = many(7);
+    const plan = planRing(colours, {
+      together: [
+        ['c0', 'c3'],
+        ['c3', 'c5'],
+      ],
+    });
+    const beside = (one: string, other: string) =>
+      plan.meetings.some((meeting) => [meeting.one.id, meeting.other.id].sort().join() === [one, other].sort().join());
+    expect([beside('c0', 'c3'), beside('c3', 'c5')]).toEqual([true, true]);
+    expect(plan.cost).toBeGreaterThanOrEqual(planRing(colours).cost - 1e-9);
+    const others = ['c1', 'c2', 'c4', 'c6'];
+    const held = ['c0', 'c3', 'c5'].map((id) => colours.find((one) => one.id === id) ?? colours[0]);
+    // Every order that has the three side by side, gone through.
+    const go = (done: readonly RingColour[], left: readonly string[]): number =>
+      left.length === 0
+        ? costOf(done)
+        : Math.min(
+            ...left.map((id) =>
+              go(
+                [...done, ...colours.filter((one) => one.id === id)],
+                left.filter((one) => one !== id),
+              ),
+            ),
+          );
+    expect(plan.cost).toBeCloseTo(go(held, others), 9);
+  });
+  test.each([
+    [
+      'three neighbours',
+      [
+        ['c0', 'c1'],
+        ['c0', 'c2'],
+        ['c0', 'c3'],
+      ],
+      /Colour 0 is to have 3 neighbours; it has two sides/,
+    ],
+    [
+      'a circle of a few',
+      [
+        ['c0', 'c1'],
+        ['c1', 'c2'],
+        ['c2', 'c0'],
+      ],
+      /close a circle that leaves colours out/,
+    ],
+  ] as const)('%s can’t be held', (_, together, says) => expect(() => planRing(many(6), { together })).toThrow(says));
+  test('along a spiral has two ends that don’t meet', () => {
+    const colours = many(6);
+    const open = planRing(colours, { open: true });
+    expect(open.meetings).toHaveLength(5);
+    expect(open.cost).toBeLessThan(planRing(colours).cost);
+    expect(planRing(colours, { open: true, first: 'c4' }).order[0].id).toBe('c4');
+    expect(planRing(many(20), { open: true }).order).toHaveLength(20);
   });
   test.each([
     [2, /takes three or more/],
@@ -142,4 +201,22 @@ describe('the sections of a design', () => {
     const ids = ringOfSections(locked, plan.blends).order.map(({ id }) => id);
     expect(withSectionsInOrder(locked, ids)).toBe(locked);
   });
+});
+
+test('sections share their stretch by weight, line to line, and locked ones keep all as it is', () => {
+  const { design } = demoFile('thistle-weave');
+  const ids = sectionsWithBlends(design, planOf(design, demoFile('thistle-weave')).blends).map(({ id }) => id);
+  const weights = { [ids[1]]: 2.5, [ids[4]]: 0.5 };
+  const weighed = weighedSections(design, ids, weights);
+  const before = design.areas.flatMap((area) => (area.kind === 'wedge' ? [area.width] : [])).reduce((sum, one) => sum + one, 0);
+  expect(weighed.reduce((sum, { width }) => sum + width, 0)).toBeCloseTo(before, 9);
+  expect(weighed[1].width / weighed[0].width).toBeCloseTo(2.5, 5);
+  weighed.slice(1).forEach(({ from }, i) => expect(from).toBeCloseTo((weighed[i].from + weighed[i].width) % 360, 9));
+  const after = withSectionsWeighed(design, ids, weights);
+  expect(planOf(after, demoFile('thistle-weave')).areas.leftOver.area).toBeCloseTo(
+    planOf(design, demoFile('thistle-weave')).areas.leftOver.area,
+    4,
+  );
+  const locked = { ...design, areas: design.areas.map((area) => ({ ...area, locked: true })) };
+  expect(withSectionsWeighed(locked, ids, weights)).toBe(locked);
 });

@@ -39,7 +39,11 @@ const take = async (button: string, entry: string) => {
 };
 const stored = async (id: string) =>
   (await (await fetch(`${program.address}/api/designs/${id}`)).json()) as {
-    document: { fades: { stops: { at: number }[]; pots: number }[]; coats: { kind: string; fading?: boolean }[] };
+    document: {
+      areas: { name: string; kind: string; width: number }[];
+      fades: { stops: { at: number }[]; pots: number }[];
+      coats: { kind: string; fading?: boolean }[];
+    };
   };
 const choose = (label: string, option: string) => chooseIn(browser, label, option);
 
@@ -149,6 +153,26 @@ test('sections are put in their cleanest order, each meeting told, and put back'
   await reads(browser, /^Bee to/m, 'au-ring-order tbody th');
   const turned = await order();
   expect([...cleanest, ...cleanest].join()).toContain(turned.join());
+  await choose('Keep together', 'Bee');
+  await choose('and', 'Slate');
+  await press(browser, 'As neighbours');
+  await reads(browser, /Bee\s+to Slate|Slate\s+to Bee/, 'au-ring-order tbody');
+  await press(browser, 'Let go Bee and Slate');
+  await type(browser, 'Bee, times as wide', '2');
+  await press(browser, 'Give them these widths');
+  await kept(browser);
+  const widths = async () =>
+    Object.fromEntries(
+      (await stored('thistle-weave')).document.areas
+        .filter(({ kind }) => kind === 'wedge')
+        .map(({ name, width }) => [name, width]),
+    );
+  await browser.wait(
+    async () => Math.abs((await widths())['Bee'] / (await widths())['Moss'] - 2) < 1e-4,
+    20000,
+    'no one is wider',
+  );
+  await press(browser, 'Undo');
   await press(browser, 'Undo');
   await reads(browser, /(cleaner than|As clean as) the order now/, 'au-ring-order');
 });

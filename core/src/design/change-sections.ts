@@ -81,3 +81,49 @@ export function withSectionsInOrder(design: Design, order: readonly string[]): D
     }),
   };
 }
+
+/** Sections side by side, each as wide as its weight has it, together as wide as they were. */
+export interface WeighedSection {
+  readonly id: AreaId;
+  /** degrees */
+  readonly from: number;
+  readonly width: number;
+}
+
+/**
+ * How sections share their stretch of the cup.
+ * @param weights by id; one that has none weighs 1
+ */
+export function weighedSections(
+  design: Pick<Design, 'areas'>,
+  ids: readonly string[],
+  weights: Readonly<Record<string, number>>,
+): readonly WeighedSection[] {
+  const sections = design.areas
+    .filter((area): area is Wedge => area.kind === 'wedge' && ids.includes(area.id))
+    .sort((one, other) => one.from - other.from);
+  const weightOf = ({ id }: Wedge) => Math.max(0, weights[id] ?? 1);
+  const whole = sections.reduce((sum, one) => sum + weightOf(one), 0);
+  const width = sections.reduce((sum, one) => sum + one.width, 0);
+  let before = 0;
+  // Lines are worked out once, on binary fractions, so that neighbours share them.
+  const line = () => Math.round((sections[0].from + (width * before) / whole) * 2 ** 20) / 2 ** 20;
+  return sections.map((section) => {
+    const from = line();
+    before += weightOf(section);
+    return { id: section.id, from: from % 360, width: line() - from };
+  });
+}
+
+/** A design with its sections as wide as they weigh; locked ones keep all in place. */
+export function withSectionsWeighed(design: Design, ids: readonly string[], weights: Readonly<Record<string, number>>): Design {
+  if (design.areas.some((area) => area.kind === 'wedge' && area.locked && ids.includes(area.id))) return design;
+  const weighed = new Map(weighedSections(design, ids, weights).map((one) => [one.id, one]));
+  return {
+    ...design,
+    areas: design.areas.map((area) => {
+      const one = weighed.get(area.id);
+      return area.kind === 'wedge' && one ? { ...area, from: one.from, width: one.width } : area;
+    }),
+  };
+}

@@ -32,9 +32,13 @@ export function neighbourCost(one: string, other: string): number {
  */
 export function ringOrder(colours: readonly string[]): { order: readonly number[]; cost: number } {
   const cost = colours.map((one) => colours.map((other) => neighbourCost(one, other)));
-  const order = colours.length <= EXACT_UP_TO ? heldKarp(cost) : twoOpt(cost);
+  const order = cheapestRing(cost);
   return { order, cost: order.reduce((sum, at, i) => sum + (order.length < 2 ? 0 : cost[at][order[(i + 1) % order.length]]), 0) };
 }
+
+/** The cheapest way round: exact up to 12, beyond as good as 2-opt and moved stretches get it. */
+export const cheapestRing = (cost: readonly (readonly number[])[]): readonly number[] =>
+  cost.length <= EXACT_UP_TO ? heldKarp(cost) : twoOpt(cost);
 
 function heldKarp(cost: readonly (readonly number[])[]): number[] {
   const n = cost.length;

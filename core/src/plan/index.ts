@@ -12,3 +12,4 @@ export * from './blend-over';
 export * from './ring-of-sections';
 export { handlePatch, layoutOf, layoutWeight } from './layout-stage';
 export * from './fade-helps';
+export * from './fade-order';

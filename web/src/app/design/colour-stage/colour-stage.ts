@@ -12,6 +12,7 @@ import {
   withFactor,
   withPart,
   withSectionsInOrder,
+  withSectionsWeighed,
   withPartMl,
   withParts,
   withoutPart,
@@ -199,6 +200,12 @@ export class ColourStage {
 
   protected reorder(ids: readonly string[]): void {
     const sentence = this.session.change((design) => withSectionsInOrder(design, ids));
+    if (sentence !== null) this.notices.say(sentence);
+  }
+
+  protected weigh(weights: Readonly<Record<string, number>>): void {
+    const ids = sectionsWithBlends(this.design(), this.plan().blends).map(({ id }) => id);
+    const sentence = this.session.change((design) => withSectionsWeighed(design, ids, weights));
     if (sentence !== null) this.notices.say(sentence);
   }
 

@@ -5,6 +5,7 @@ import {
   fadeHelps,
   fadeMeasure,
   fadeWays,
+  inCleanOrder,
   madeFirstWords,
   MOST_POTS,
   passWords,
@@ -152,6 +153,7 @@ export class FadePane {
   protected turn = (): void => this.set('turn', turnedRound);
   protected fall = (): void => this.set('fall', asFall);
   protected even = (): void => this.set('even', (fade) => withStopsAt(fade, this.laid()?.evenAt ?? []));
+  protected clean = (): void => this.set('clean', (fade) => inCleanOrder(fade, this.planned()));
   protected castOff = (castOff: boolean): void => this.set('cast', (fade) => ({ ...fade, castOff }));
 
   protected take({ design }: FadeHelp): void {
