@@ -14,6 +14,7 @@ import {
   withFadeBegun,
   withoutFade,
   withStopBase,
+  withMatchingBase,
   withStopParts,
   type AreaId,
   type Design,
@@ -47,6 +48,8 @@ describe('pots of a design', () => {
     ['thistle-weave', 'round'],
     ['thistle-weave', 'spiral'],
     ['slate-and-saffron', 'up'],
+    ['apiary-noon', 'up'],
+    ['apiary-noon', 'spiral'],
     ['copper-eaves', 'round'],
     ['copper-eaves', 'spiral'],
   ] as const)('of any area of %s, %s, take its surface and nothing else', (name, way) => {
@@ -54,7 +57,7 @@ describe('pots of a design', () => {
       if (kind === 'base' || kind === 'grip') continue;
       const design = fading(name, area, way);
       const { fades, areas } = planOf(design, demoFile(name));
-      const [{ slices, refused }] = fades;
+      const { slices, refused } = fades.find((one) => one.areaName === area) ?? fades[0];
       const whole = areas.areas.find((one) => one.name === area)?.area ?? NaN;
       expect(slices).toHaveLength(5);
       expect(slices.reduce((sum, slice) => sum + slice.area, 0)).toBeCloseTo(whole, 5);
@@ -181,6 +184,16 @@ describe('what the check says of fades', () => {
       expect.stringMatching(/The base fade of Low can’t show through solid glitter\. .*only the 22 % left bare/),
     );
     expect(over('first-frost').filter((text) => /base fade/.test(text))).toEqual([]);
+  });
+  test('a base that follows its solid glitter is as it should be', () => {
+    const design = designSchema.parse(
+      designWith([coat.base, coat.wipe, coat.glitter], {
+        fades: [{ area: 'low', way: 'up', stops: [stop(0, 'brickfield'), stop(1, 'bee-line')], pots: 5, overlap: 4, depth: 1.5 }],
+      }),
+    );
+    const matched = withMatchingBase(design, id('low'), workshop.shelf);
+    expect(matched.fades[0].stops.map(({ base }) => base)).toEqual(['brick-red', 'honey']);
+    expect(planOf(matched, workshop).findings.filter(({ rule }) => /base fade/.test(rule))).toEqual([]);
   });
   test('a base fade that no coat lays is said', () =>
     expect(band([stop(0, 'first-frost', { base: 'honey' }), stop(1, 'first-frost', { base: 'soft-black' })])).toContainEqual(

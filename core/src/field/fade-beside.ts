@@ -1,5 +1,5 @@
 import type { AreaId } from '../areas';
-import { onGrid, bandRegion, within } from '../regions';
+import { bandRegion, onGrid, partOf } from '../regions';
 import type { Plan } from '../plan';
 import type { FieldPlan } from './cup-field';
 import { flakesLook, type Look } from './look';
@@ -35,8 +35,8 @@ export function fieldBeside(
     const flakes = flakesLook(parts, finishes, kept);
     looks[id] = last < 0 ? [...own, flakes] : own.toSpliced(last, 1, flakes);
     return [
-      { ...place, region: within(place.region, halves.left) },
-      { ...place, id, region: within(place.region, halves.right) },
+      { ...place, region: partOf(place.region, halves.left) },
+      { ...place, id, region: partOf(place.region, halves.right) },
     ];
   });
   return { ...field, places, looks };

@@ -1,7 +1,7 @@
 import type { Area, AreaId } from '../areas';
 import type { Fade } from '../design';
 import { potSlots, type PotSlot } from '../fade';
-import { bandRegion, boxOf, onGrid, ontoOneTurn, wallMeasure, within, type Region } from '../regions';
+import { bandRegion, boxOf, onGrid, ontoOneTurn, partOf, wallMeasure, type Region } from '../regions';
 import { circumferenceAt, heightOf, type Cup } from '../vessel';
 import type { FadeSlice, FadeStretch, PlannedArea } from './plan';
 
@@ -30,9 +30,9 @@ export function slicesOfFade(fade: FadePlaces, area: Area, planned: PlannedArea,
   const measure = wallMeasure(cup.stations);
   const half = fade.overlap / 2 / course.length;
   return potSlots(fade.stops, fade.pots).map((slot, i): FadeSlice => {
-    const region = within(planned.region, course.shape(slot.from, slot.to));
+    const region = partOf(planned.region, course.shape(slot.from, slot.to));
     const strewn = { from: Math.max(0, slot.from - half), to: Math.min(1, slot.to + half) };
-    const wide = fade.overlap === 0 ? region : within(planned.region, course.shape(strewn.from, strewn.to));
+    const wide = fade.overlap === 0 ? region : partOf(planned.region, course.shape(strewn.from, strewn.to));
     return {
       id: potId(planned.id, i),
       name: `${planned.name}, pot ${i + 1}`,

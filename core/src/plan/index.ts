@@ -13,3 +13,4 @@ export * from './ring-of-sections';
 export { handlePatch, layoutOf, layoutWeight } from './layout-stage';
 export * from './fade-helps';
 export * from './fade-order';
+export * from './matching-base';

@@ -1,4 +1,5 @@
 import { hides } from '../../glitter';
+import { baseMatches } from '../../plan/matching-base';
 import { itemOf } from '../../stock';
 import { listText, percentText } from '../../units';
 import { placesOfArea, reaches, stepsOfKind, type Facts, type Finding, type Rule } from '../finding';
@@ -63,6 +64,7 @@ export const fadeBaseShows: Rule = {
         }),
       );
       const bare = Math.exp(-fade.depth);
+      if (solid && baseMatches(fade.stops, facts.workshop.shelf)) return [];
       if (solid)
         return [
           found(

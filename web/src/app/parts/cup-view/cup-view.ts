@@ -23,6 +23,7 @@ import {
   type Cup,
   type FlakeField,
   type Plan,
+  type PlannedFade,
   type WallPlace,
 } from '@aurantia/core';
 import { switchMap, timer, type Subscription } from 'rxjs';
@@ -120,7 +121,7 @@ export class CupView {
     const { axis, scale } = this.stance();
     return fade.slices.flatMap(({ stretches }, i) =>
       stretches.map(({ from, to }) => ({
-        name: `pot ${i + 1}`,
+        name: `pot ${i + 1}${potNote(fade, i)}`,
         x: axis + radiusAt(this.cup().stations, (from + to) / 2) * scale + 8,
         y: rowOf(this.stance(), (from + to) / 2) + 4,
       })),
@@ -291,4 +292,11 @@ export class CupView {
     }
     canvas.dataset['painted'] = way;
   }
+}
+
+/** What stands out about a pot, beside its name on the cup. */
+function potNote({ laid }: PlannedFade, pot: number): string {
+  if (!laid) return '';
+  if (laid.choppy.includes(pot)) return ', a step';
+  return laid.dead !== null && pot > laid.dead.from && pot <= laid.dead.to ? ', no change' : '';
 }

@@ -7,11 +7,13 @@ import {
   fadeWays,
   inCleanOrder,
   madeFirstWords,
+  matchingPaints,
   MOST_POTS,
   passWords,
   pouringOrder,
   turnedRound,
   withFade,
+  withMatchingBase,
   withoutFade,
   withoutStop,
   withStopAdded,
@@ -96,6 +98,13 @@ export class FadePane {
   protected readonly findings = computed(() =>
     this.plan().findings.filter(({ area, rule }) => area === this.fade().area && rule !== 'fade that doesn’t show'),
   );
+  /** the paints nearest to the stops, so that gaps don't show; nothing to say once they lie under them */
+  protected readonly match = computed(() => {
+    const { stops } = this.fade();
+    const paints = matchingPaints(stops, this.memory.shelf());
+    if (paints.every((paint, i) => paint === null || paint.id === stops[i].base)) return '';
+    return `Nearest paints under them: ${paints.map((paint) => paint?.name ?? 'none').join(', ')}.`;
+  });
   protected readonly helps = computed(() => fadeHelps(this.design(), this.memory.workshop(), this.planned()));
   protected readonly strip = computed(() => {
     const query = new URLSearchParams({ what: `fade ${this.fade().area}`, gap: '1', overlap: '5', straight: 'false' });
@@ -154,6 +163,13 @@ export class FadePane {
   protected fall = (): void => this.set('fall', asFall);
   protected even = (): void => this.set('even', (fade) => withStopsAt(fade, this.laid()?.evenAt ?? []));
   protected clean = (): void => this.set('clean', (fade) => inCleanOrder(fade, this.planned()));
+  protected matchBase(): void {
+    this.say(
+      'match',
+      this.session.change((design) => withMatchingBase(design, this.fade().area, this.memory.shelf())),
+    );
+  }
+
   protected castOff = (castOff: boolean): void => this.set('cast', (fade) => ({ ...fade, castOff }));
 
   protected take({ design }: FadeHelp): void {
