@@ -60,10 +60,11 @@ export function choicesFor(wish: FadeWish, leg: Leg, share: number, area: number
   const face = (1 - ofTo) * faceOf(measured(leg.from.mix, 1)) + ofTo * faceOf(measured(leg.to.mix, 1));
   const spoons = (pouredFor(cover * depth, wish) * area) / face / step;
   const mixed = ofTo > 0 && ofTo < 1;
-  // Full cover is never poured short; a thinner one may be off either way.
+  // Full cover is never poured short; a thinner one may be off either way. Where one mix is strewn all along, it's
+  // strewn alike.
   const amounts =
     cover === 1
-      ? Array.from({ length: more + 1 }, (_, i) => Math.max(mixed ? 2 : 1, Math.ceil(spoons - 1e-9)) + i)
+      ? Array.from({ length: leg.same ? 1 : more + 1 }, (_, i) => Math.max(mixed ? 2 : 1, Math.ceil(spoons - 1e-9)) + i)
       : [...new Set(EITHER_WAY.map((other) => Math.max(mixed ? 2 : 1, Math.round(spoons) + other)))];
   return amounts.flatMap((count) => {
     if (!mixed) return [ofTo === 1 ? choice(0, count * step) : choice(count * step, 0)];

@@ -23,7 +23,6 @@ import {
   type Cup,
   type FlakeField,
   type Plan,
-  type PlannedFade,
   type WallPlace,
 } from '@aurantia/core';
 import { switchMap, timer, type Subscription } from 'rxjs';
@@ -35,6 +34,7 @@ import { AreaHandleDirective, type HandleMove } from '../area-handle/area-handle
 import { SharePipe } from '../fields/unit-pipes';
 import { paintEdges, placeSeenAt, seenAt, type CupEdges } from './cup-lines';
 import { paintCup } from './paint-cup';
+import { potMarks } from './pot-marks';
 import { radiusAt, rowOf, stanceIn, topOf, type Stance } from './projection';
 import { ticksUpTo } from './ruler';
 
@@ -117,15 +117,7 @@ export class CupView {
   /** where each pot of a chosen fade lies, named beside the cup */
   protected readonly potMarks = computed(() => {
     const fade = this.plan().fades.find(({ area }) => area === this.chosen());
-    if (!fade || fade.way === 'round' || fade.way === 'spiral') return [];
-    const { axis, scale } = this.stance();
-    return fade.slices.flatMap(({ stretches }, i) =>
-      stretches.map(({ from, to }) => ({
-        name: `pot ${i + 1}${potNote(fade, i)}`,
-        x: axis + radiusAt(this.cup().stations, (from + to) / 2) * scale + 8,
-        y: rowOf(this.stance(), (from + to) / 2) + 4,
-      })),
-    );
+    return fade ? potMarks(fade, this.cup().stations, this.stance()) : [];
   });
   protected readonly knobs = computed(() =>
     this.handles()
@@ -292,11 +284,4 @@ export class CupView {
     }
     canvas.dataset['painted'] = way;
   }
-}
-
-/** What stands out about a pot, beside its name on the cup. */
-function potNote({ laid }: PlannedFade, pot: number): string {
-  if (!laid) return '';
-  if (laid.choppy.includes(pot)) return ', a step';
-  return laid.dead !== null && pot > laid.dead.from && pot <= laid.dead.to ? ', no change' : '';
 }
