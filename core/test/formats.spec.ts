@@ -141,12 +141,12 @@ describe('the card', () => {
   test('says every amount of the plan in the maker’s units', () => {
     const inches = { ...settings.units, length: 'inch' as const, amount: 'gram' as const };
     const first = plan.coats[8];
-    expect(amountLines(first, settings.units)).toEqual([
+    expect(amountLines(first, settings.units, [])).toEqual([
       '537.8 cm² at 0.45 mm',
       'Slow 1:1: A 19.5 ml (21.5 g) + B 19.5 ml (19.5 g) = 39.0 ml',
       expect.stringMatching(/^10\.\d ml of it sinks into the glitter$/),
     ]);
-    expect(amountLines(first, inches)[1]).toMatch(/^Slow 1:1: A 21\.[45] g \+ B 19\.5 g = 4[01]\.\d g$/);
+    expect(amountLines(first, inches, [])[1]).toMatch(/^Slow 1:1: A 21\.[45] g \+ B 19\.5 g = 4[01]\.\d g$/);
     expect(cardOf(plan, design, { ...settings, units: inches }).areas[0].where).toBe('band, 0.00–2.44 in up');
   });
   test('says a caution once and points back at coats that repeat', () => {

@@ -1,5 +1,5 @@
 import { deltaE2000, hexOf, labOf, type Lab } from '../colour';
-import { coarsestCut } from '../glitter';
+import { coarsestCut, gramsPerMl, type Part } from '../glitter';
 import { tidy } from '../units';
 import { withCastOff } from './cast-off-pots';
 import {
@@ -22,6 +22,8 @@ export interface Spoonful {
   readonly stop: number;
   readonly name: string;
   readonly ml: number;
+  /** for those who weigh */
+  readonly gramsPerMl: number;
 }
 
 /** One pot: what goes into it, and how it looks. */
@@ -31,6 +33,7 @@ export interface FadePot {
   /** ml of what the pot before cast off that it is begun with */
   readonly fromCastOff: number;
   readonly ml: number;
+  readonly gramsPerMl: number;
   /** flakes deep that stay, all passes; ml and share of one pour that are cast off */
   readonly kept: number;
   readonly castOff: number;
@@ -50,7 +53,8 @@ export interface FadePot {
 export interface MadeFirst {
   readonly name: string;
   readonly ml: number;
-  readonly parts: readonly { readonly name: string; readonly ml: number }[];
+  readonly gramsPerMl: number;
+  readonly parts: readonly { readonly name: string; readonly ml: number; readonly gramsPerMl: number }[];
 }
 
 export interface FadePlan {
@@ -121,6 +125,10 @@ export function planFade(wish: FadeWish): FadePlan {
         spoons: spoons[i],
         fromCastOff: choice.fromCastOff,
         ml: tidy(poured),
+        gramsPerMl: weightOf([
+          ...measured(places[i].leg.from.mix, choice.ofFrom),
+          ...measured(places[i].leg.to.mix, choice.ofTo),
+        ]),
         kept: choice.kept,
         castOff: castOffOf(choice.kept, wish),
         bare: Math.exp(-choice.kept),
@@ -195,18 +203,24 @@ export function partsOf({ from, to }: Leg, { ofFrom, ofTo }: Pick<PotChoice, 'of
 function spoonsOf({ stops, slots }: FadeWish, pot: number, { from, to }: Leg, { ofFrom, ofTo }: PotChoice): readonly Spoonful[] {
   const first = Math.min(slots[pot].stop, stops.length - 2);
   return [
-    { stop: stops[first].cover === 0 ? first + 1 : first, name: from.mix.name, ml: ofFrom },
-    { stop: stops[first + 1].cover === 0 ? first : first + 1, name: to.mix.name, ml: ofTo },
+    { stop: stops[first].cover === 0 ? first + 1 : first, name: from.mix.name, ml: ofFrom, gramsPerMl: weightOf(from.mix.parts) },
+    { stop: stops[first + 1].cover === 0 ? first : first + 1, name: to.mix.name, ml: ofTo, gramsPerMl: weightOf(to.mix.parts) },
   ].filter(({ ml }) => ml > 0);
 }
 
 function madeFirstOf({ stops }: FadeWish, spoons: readonly Spoonful[]): readonly MadeFirst[] {
   return stops.flatMap(({ mix }, stop) => {
     const ml = spoons.reduce((sum, one) => sum + (one.stop === stop ? one.ml : 0), 0);
-    return ml > 0 && mix.parts.length > 1
-      ? [{ name: mix.name, ml: tidy(ml), parts: measured(mix, ml).map(({ name, ml: of }) => ({ name, ml: tidy(of) })) }]
-      : [];
+    if (ml === 0 || mix.parts.length < 2) return [];
+    const parts = measured(mix, ml).map(({ name, glitter, ml: of }) => ({ name, ml: tidy(of), gramsPerMl: gramsPerMl(glitter) }));
+    return [{ name: mix.name, ml: tidy(ml), gramsPerMl: weightOf(mix.parts), parts }];
   });
+}
+
+/** What a ml of a mix weighs, poured; of nothing, as water. */
+function weightOf(parts: readonly Part[]): number {
+  const ml = parts.reduce((sum, part) => sum + part.ml, 0);
+  return ml === 0 ? 1 : parts.reduce((sum, part) => sum + part.ml * gramsPerMl(part.glitter), 0) / ml;
 }
 
 /** What a maker without a plan would do: equal steps in spoons and in amount from stop to stop. */

@@ -1,3 +1,4 @@
+import { wrapText } from '../units';
 import type { Card } from './card';
 
 const WIDTH = 92;
@@ -32,15 +33,4 @@ export function cardText(card: Card): string {
   return `${lines.join('\n')}\n`;
 }
 
-function wrapped(text: string, head: string): readonly string[] {
-  const lines: string[] = [];
-  let line = head;
-  for (const word of text.split(/\s+/)) {
-    if (line.length + word.length >= WIDTH && line.trim() !== head.trim()) {
-      lines.push(line.trimEnd());
-      line = ' '.repeat(head.length);
-    }
-    line += `${word} `;
-  }
-  return [...lines, line.trimEnd()];
-}
+const wrapped = (text: string, head: string): readonly string[] => wrapText(text, WIDTH, head);

@@ -2,7 +2,7 @@ import { healthNotes } from '../check';
 import type { Design, Settings } from '../design';
 import type { Plan, PlannedArea, PlannedCoat, PlannedPot } from '../plan';
 import { areaWords } from './area-words';
-import { madeFirstWords, pouringOrder, strewnSpan } from './fade-words';
+import { madeFirstWords, potRecipe, pouringOrder, strewnSpan } from './fade-words';
 import {
   amountText,
   areaText,
@@ -76,7 +76,7 @@ export function cardOf(plan: Plan, design: Design, settings: Settings): Card {
       number: index + 1,
       title: coat.title,
       where: coat.where,
-      amounts: [...amountLines(coat, units), ...fadeLines(plan, coat, units)],
+      amounts: amountLines(coat, units, plan.fades),
       does: doesText(plan.coats, index),
       wait:
         coat.wait.minutes > 0 ? `Then wait ${durationText(coat.wait.minutes)}: ${coat.wait.until}.` : `Go on ${coat.wait.until}.`,
@@ -146,7 +146,7 @@ const outcomeText = (blend: { passes: number; bare: number }): string =>
   `${blend.passes > 1 ? `${blend.passes} pours, ` : ''}${percentText(blend.bare, 1)} stays bare`;
 
 /** What a coat takes, a line each, in the maker's units. */
-export function amountLines(coat: PlannedCoat, units: Units): readonly string[] {
+export function amountLines(coat: PlannedCoat, units: Units, fades: Plan['fades']): readonly string[] {
   const lines: string[] = [];
   if (coat.area !== null && coat.thickness !== null)
     lines.push(`${areaText(coat.area, units)} at ${thicknessText(coat.thickness)}`);
@@ -165,16 +165,21 @@ export function amountLines(coat: PlannedCoat, units: Units): readonly string[] 
     lines.push(
       `${countText(coat.drops.count, coat.drops.dose)} of ${coat.drops.ink}, ${percentText(coat.drops.load / 100, 1)} load`,
     );
+  const pots = fades.flatMap(({ laid }) => laid?.pots ?? []);
   for (const pour of coat.pours) {
-    lines.push(
-      `${pour.areaName}: ${pour.parts.map((part) => `${amountText(part.ml, units, part.gramsPerMl)} ${part.name}`).join(' + ')}`,
-    );
+    const pot = pots.find(({ id }) => id === pour.area);
+    // Pots are measured by the spoon, of mixes made first.
+    if (pot) lines.push(`${pot.name}: ${potRecipe(pot, units)}`);
+    else
+      lines.push(
+        `${pour.areaName}: ${pour.parts.map((part) => `${amountText(part.ml, units, part.gramsPerMl)} ${part.name}`).join(' + ')}`,
+      );
   }
-  return lines;
+  return [...lines, ...fadeLines(fades, coat, units)];
 }
 
 /** What has to be known of fades whose pots a coat pours: what is made first, and in which order they go on. */
-const fadeLines = ({ fades }: Plan, { pours }: PlannedCoat, units: Units): readonly string[] =>
+const fadeLines = (fades: Plan['fades'], { pours }: PlannedCoat, units: Units): readonly string[] =>
   fades
     .filter(({ slices }) => pours.some(({ area }) => slices.some(({ id }) => id === area)))
     .flatMap((fade) => [...madeFirstWords(fade, units), pouringOrder(fade)].map((line) => `${fade.areaName}: ${line}`));

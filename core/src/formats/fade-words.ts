@@ -14,14 +14,12 @@ export const strewnSpan = ({ stretches }: Pick<PlannedPot, 'stretches'>, units: 
 
 /** A pot's recipe by the spoon: `2.5 ml Candle End + 1.0 ml Bee Line`. */
 export function potRecipe(
-  { spoons, fromCastOff }: Pick<PlannedPot, 'spoons' | 'fromCastOff'>,
+  { spoons, fromCastOff, gramsPerMl }: Pick<PlannedPot, 'spoons' | 'fromCastOff' | 'gramsPerMl'>,
   units: Units,
-  gramsPerMl: number,
 ): string {
-  const amount = (ml: number) => amountText(ml, units, gramsPerMl);
   return [
-    ...(fromCastOff > 0 ? [`${amount(fromCastOff)} cast-off of the pot before`] : []),
-    ...spoons.map(({ ml, name }) => `${amount(ml)} ${name}`),
+    ...(fromCastOff > 0 ? [`${amountText(fromCastOff, units, gramsPerMl)} cast-off of the pot before`] : []),
+    ...spoons.map((one) => `${amountText(one.ml, units, one.gramsPerMl)} ${one.name}`),
   ].join(' + ');
 }
 
@@ -64,7 +62,7 @@ export function fadeWords({ laid, way, slices }: PlannedFade): string {
 
 /** All that a hand needs to know of a pot on one line of paper. */
 export const potLine = (pot: PlannedPot, number: number, units: Units): string =>
-  `Pot ${number}: ${potRecipe(pot, units, 1)}, strewn ${strewnSpan(pot, units)}`;
+  `Pot ${number}: ${potRecipe(pot, units)}, strewn ${strewnSpan(pot, units)}`;
 
 export const overlapWords = (overlap: number, units: Units): string =>
   overlap === 0
@@ -74,6 +72,6 @@ export const overlapWords = (overlap: number, units: Units): string =>
 /** Mixes of several jars, to be made before any pot. */
 export const madeFirstWords = ({ laid }: Pick<PlannedFade, 'laid'>, units: Units): readonly string[] =>
   (laid?.madeFirst ?? []).map(
-    ({ name, ml, parts }) =>
-      `Make ${amountText(ml, units, 1)} of ${name} first: ${parts.map((part) => `${amountText(part.ml, units, 1)} ${part.name}`).join(' + ')}.`,
+    ({ name, ml, gramsPerMl, parts }) =>
+      `Make ${amountText(ml, units, gramsPerMl)} of ${name} first: ${parts.map((part) => `${amountText(part.ml, units, part.gramsPerMl)} ${part.name}`).join(' + ')}.`,
   );

@@ -1,6 +1,6 @@
 import { fadeMeasure, fadeWords, madeFirstWords, overlapWords, passWords, potLine, pouringOrder } from '../formats';
 import type { PlannedFade } from '../plan';
-import { lengthFigure, metricUnits } from '../units';
+import { lengthFigure, metricUnits, wrapText } from '../units';
 import { wallLength, type Cup } from '../vessel';
 import { mark, sheetAround, type Template, type TemplateLine, type TemplateWords } from './template';
 
@@ -9,8 +9,9 @@ const WIDE = 74;
 /** mm: a bound's mark, and where the overlap is drawn */
 const TICK = 14;
 const LAP = { from: 15, to: 19 } as const;
-/** mm from line to line of words */
+/** mm from line to line of words, and of the notes beside the strip */
 const LINE = 4.2;
+const NOTES = { left: WIDE + 6, width: 106, line: 3.9, letters: 72 } as const;
 
 /**
  * A strip of paper to lay beside the cup: where each pot begins and ends, where neighbours lie over each other, and
@@ -41,32 +42,50 @@ export function fadeStrip(fade: PlannedFade, overlap: number, cup: Cup): Templat
     ...(strewnFrom < from - 0.05 ? [lapLine(at(strewnFrom), at(2 * from - strewnFrom))] : []),
     ...(strewnTo > to + 0.05 ? [lapLine(at(2 * to - strewnTo), at(strewnTo))] : []),
   ]);
+  const says = [
+    `${fade.areaName}: ${fadeWords(fade)}; figures are mm ${fadeMeasure(fade)}. ${upright ? 'Stand the strip beside the cup, or tape it to the wall.' : 'Lay the strip along, its top where the fade begins.'}`,
+    `${overlapWords(overlap, metricUnits)} The bars beside the marks show where.`,
+    ...madeFirstWords(fade, metricUnits),
+    ...pots.map((pot, i) => potLine(pot, i + 1, metricUnits)),
+    pouringOrder(fade),
+    ...passWords(fade),
+  ].filter((sentence) => sentence !== '');
+  const notes = says.flatMap((sentence) => wrapText(sentence, NOTES.letters));
   return {
     title: `${fade.areaName}, strip of the fade`,
-    says: [
-      `${fade.areaName}: ${fadeWords(fade)}; figures are mm ${fadeMeasure(fade)}. ${upright ? 'Stand it beside the cup, or tape it to the wall.' : 'Lay it along, its top where the fade begins.'}`,
-      `${overlapWords(overlap, metricUnits)} The bars beside the marks show where.`,
-      ...madeFirstWords(fade, metricUnits),
-      ...pots.map((pot, i) => potLine(pot, i + 1, metricUnits)),
-      pouringOrder(fade),
-      ...passWords(fade),
-    ].filter((sentence) => sentence !== ''),
+    says,
     warns: null,
     sheets: [
       sheetAround(
         `${fade.areaName}, strip of the fade`,
-        [outline, ...bounds.map((mm) => mark([0, at(mm)], [TICK, at(mm)])), ...laps],
+        [outline, ...bounds.map((mm) => mark([0, at(mm)], [TICK, at(mm)])), ...laps, notesBox(notes.length)],
         [
           ...bounds.map((mm): TemplateWords => ({
             at: [1.5, at(mm) + (at(mm) < 4 ? 3 : -0.8)],
             text: lengthFigure(mm, metricUnits),
           })),
           ...stretches.flatMap((one) => potWords(one, at)),
+          ...notes.map((text, i): TemplateWords => ({ at: [NOTES.left + 3, 5 + i * NOTES.line], text })),
         ],
       ),
     ],
   };
 }
+
+const notesBox = (lines: number): TemplateLine => {
+  const [right, bottom] = [NOTES.left + NOTES.width, 5 + lines * NOTES.line];
+  return {
+    role: 'mark',
+    points: [
+      [NOTES.left, 0],
+      [right, 0],
+      [right, bottom],
+      [NOTES.left, bottom],
+      [NOTES.left, 0],
+    ],
+    closed: true,
+  };
+};
 
 const lapLine = (from: number, to: number): TemplateLine => ({
   role: 'mark',

@@ -3,3 +3,4 @@ export * from './rounding';
 export * from './wording';
 export * from './typed';
 export * from './xml-text';
+export * from './wrap-text';

@@ -1,5 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { amountText, areaText, countText, gramText, percentText, thicknessText, type PlannedCoat } from '@aurantia/core';
+import {
+  amountText,
+  areaText,
+  countText,
+  gramText,
+  percentText,
+  potRecipe,
+  thicknessText,
+  type Plan,
+  type PlannedCoat,
+} from '@aurantia/core';
 import { MaterialGlyph } from '../../parts/glyphs/material-glyph';
 import { WorkshopMemory } from '../../services/workshop';
 
@@ -40,7 +50,10 @@ import { WorkshopMemory } from '../../services/workshop';
         @for (pour of pours(); track pour.area) {
           <li>
             <b>{{ pour.areaName }}</b>
-            @for (part of pour.parts; track part.name) {
+            @if (pour.recipe) {
+              <span>{{ pour.recipe }}</span>
+            }
+            @for (part of pour.recipe ? [] : pour.parts; track part.name) {
               <span class="part"
                 ><au-glyph kind="glitter" [colour]="part.colour" [size]="15" /> {{ part.amount }} {{ part.name }}</span
               >
@@ -61,6 +74,8 @@ import { WorkshopMemory } from '../../services/workshop';
 export class CoatAmounts {
   private readonly memory = inject(WorkshopMemory);
   readonly coat = input.required<PlannedCoat>();
+  /** pots of these are measured by the spoon, of mixes made first */
+  readonly fades = input.required<Plan['fades']>();
 
   protected readonly spread = computed(() => {
     const { area, thickness } = this.coat();
@@ -83,10 +98,12 @@ export class CoatAmounts {
   });
   protected readonly pours = computed(() => {
     const units = this.memory.units();
+    const pots = this.fades().flatMap(({ laid }) => laid?.pots ?? []);
     return this.coat().pours.map(({ area, areaName, parts, ml, grams, castOff }) => ({
       area,
       areaName,
       parts: parts.map((part) => ({ name: part.name, colour: part.colour, amount: amountText(part.ml, units, part.gramsPerMl) })),
+      recipe: pots.filter(({ id }) => id === area).map((pot) => potRecipe(pot, units))[0] ?? null,
       total: amountText(ml, units, ml > 0 ? grams / ml : 1),
       castOff: percentText(castOff),
     }));
