@@ -183,9 +183,9 @@ describe('order, copies, locks and masks', () => {
       );
     const row = await named(browser, 'button.row', /^Cells /);
     await row.sendKeys(Key.chord(Key.ALT, Key.ARROW_UP));
-    await browser.wait(async () => (await names()).indexOf('Cells') === 3, 20000, 'it never goes under');
+    await browser.wait(async () => (await names()).indexOf('Cells') === 0, 20000, 'it never goes under');
     await press(browser, 'Undo');
-    await browser.wait(async () => (await names()).indexOf('Cells') === 4, 20000, 'it never comes back');
+    await browser.wait(async () => (await names()).indexOf('Cells') === 1, 20000, 'it never comes back');
   });
 
   test('an edge counted as a share follows the cup', async () => {

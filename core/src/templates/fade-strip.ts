@@ -11,7 +11,7 @@ const TICK = 14;
 const LAP = { from: 15, to: 19 } as const;
 /** mm from line to line of words, and of the notes beside the strip */
 const LINE = 4.2;
-const NOTES = { left: WIDE + 6, width: 106, line: 3.9, letters: 72 } as const;
+const NOTES = { left: WIDE + 6, width: 106, line: 3.9, letters: 84 } as const;
 
 /**
  * A strip of paper to lay beside the cup: where each pot begins and ends, where neighbours lie over each other, and
