@@ -259,6 +259,14 @@ describe('a fade in a design', () => {
     expect(changed.coats[0]).toMatchObject({ kind: 'base', fading: true });
     const { coats, fades } = planOf(changed, workshop);
     expect(coats[0].does).toMatch(/mist one paint into the next/);
+    const both = designSchema.parse(withStopBase(changed, id('low'), 0, 'soft-black' as never));
+    const card = cardOf(planOf(both, workshop), both, workshop.settings);
+    expect(card.coats[0].amounts.at(1)).toMatch(/^Low 0–\d[\d.]* mm Soft black$/);
+    expect(card.coats[0].amounts.join('\n')).toMatch(/Low [\d.–]+ mm Soft black \d : \d Honey/);
+    const poorer = { ...workshop, shelf: workshop.shelf.filter((item) => item.id !== 'honey') };
+    expect(planOf(changed, poorer).findings.map(({ says }) => says)).toContain(
+      'A paint under this fade isn’t on the shelf any more.',
+    );
     expect(fades[0].under[1]).not.toBe(fades[0].under[0]);
   });
   test('what would help a fade of sisters is taken in one press, and helps', () => {

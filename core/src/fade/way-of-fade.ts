@@ -1,6 +1,7 @@
 import { mixSpectra, type Spectrum } from '../colour';
 import { facePerMl, flakeRain, type Part } from '../glitter';
-import { evenWalk } from './even-walk';
+import { remember } from '../remember';
+import { evenWalk, type EvenWalk } from './even-walk';
 import type { FadeMix, FadeWish, WishedStop } from './fade-wish';
 import type { PotSlot } from './pot-slots';
 
@@ -20,6 +21,25 @@ export interface Leg {
   /** both ends are of the same jars in the same proportions: nothing is mixed on the way */
   readonly same: boolean;
 }
+
+/** A leg's walk hangs on its ends, not on where they lie: a stop dragged along walks nothing anew. */
+const walkOf = remember(
+  (
+    from: FadeMix,
+    to: FadeMix,
+    cover: number,
+    coverTo: number,
+    under: Spectrum,
+    underTo: Spectrum,
+    depth: number,
+    stops: number,
+  ): EvenWalk => {
+    const ends = { from: { mix: from, at: 0, cover, under }, to: { mix: to, at: 1, cover: coverTo, under: underTo } };
+    const leg: Leg = { ...ends, same: sameMix(from, to) };
+    return evenWalk(stops, (share) => seenOnLeg(leg, share, depth));
+  },
+  64,
+);
 
 export function legsOf(stops: readonly WishedStop[]): readonly Leg[] {
   return stops.slice(1).map((next, i) => {
@@ -60,7 +80,8 @@ export function evenLegs({ stops, slots, depth }: Pick<FadeWish, 'stops' | 'slot
   const legs = legsOf(stops);
   const walks = legs.map((leg, i) => {
     const steps = slots.find(({ stop }) => stop === i)?.of ?? 1;
-    return evenWalk(steps + 1, (share) => seenOnLeg(leg, share, depth));
+    const { from, to } = leg;
+    return walkOf(from.mix, to.mix, from.cover, to.cover, from.under, to.under, depth, steps + 1);
   });
   const place = ({ stop, step }: PotSlot) => {
     if (stop === legs.length) return { leg: legs[stop - 1], share: 1 };

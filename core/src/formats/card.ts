@@ -2,7 +2,7 @@ import { healthNotes } from '../check';
 import type { Design, Settings } from '../design';
 import type { Plan, PlannedArea, PlannedCoat, PlannedPot } from '../plan';
 import { areaWords } from './area-words';
-import { madeFirstWords, potRecipe, pouringOrder, strewnSpan } from './fade-words';
+import { baseWords, madeFirstWords, potRecipe, pouringOrder, strewnSpan } from './fade-words';
 import {
   amountText,
   areaText,
@@ -76,7 +76,7 @@ export function cardOf(plan: Plan, design: Design, settings: Settings): Card {
       number: index + 1,
       title: coat.title,
       where: coat.where,
-      amounts: amountLines(coat, units, plan.fades),
+      amounts: [...amountLines(coat, units, plan.fades), ...baseLines(plan, design, index, units)],
       does: doesText(plan.coats, index),
       wait:
         coat.wait.minutes > 0 ? `Then wait ${durationText(coat.wait.minutes)}: ${coat.wait.until}.` : `Go on ${coat.wait.until}.`,
@@ -183,6 +183,15 @@ const fadeLines = (fades: Plan['fades'], { pours }: PlannedCoat, units: Units): 
   fades
     .filter(({ slices }) => pours.some(({ area }) => slices.some(({ id }) => id === area)))
     .flatMap((fade) => [...madeFirstWords(fade, units), pouringOrder(fade)].map((line) => `${fade.areaName}: ${line}`));
+
+/** Where a base coat fades, and into what. */
+function baseLines({ fades }: Plan, design: Design, index: number, units: Units): readonly string[] {
+  const coat = design.coats.at(index);
+  if (coat?.kind !== 'base' || !coat.fading) return [];
+  return fades
+    .filter(({ area }) => coat.on === 'all' || coat.on.includes(area))
+    .flatMap((fade) => baseWords(fade, units).map((line) => `${fade.areaName} ${line}`));
+}
 
 /** The figures at the foot of the workspace and of the card. */
 export function tallyOf(plan: Plan, units: Units): readonly { figure: string; label: string }[] {

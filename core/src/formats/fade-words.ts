@@ -75,3 +75,26 @@ export const madeFirstWords = ({ laid }: Pick<PlannedFade, 'laid'>, units: Units
     ({ name, ml, gramsPerMl, parts }) =>
       `Make ${amountText(ml, units, gramsPerMl)} of ${name} first: ${parts.map((part) => `${amountText(part.ml, units, part.gramsPerMl)} ${part.name}`).join(' + ')}.`,
   );
+
+/** Base colours that fade along, stretch by stretch: `0–21 mm Honey`, `21–43 mm Honey 3 : 1 Soft black`. */
+export function baseWords({ laid, paints }: Pick<PlannedFade, 'laid' | 'paints'>, units: Units): readonly string[] {
+  if (paints.every((paint) => paint === null)) return [];
+  return (laid?.pots ?? []).map((pot) => {
+    const { stop, share } = pot.base;
+    const [one, other] = [paints[stop], paints[Math.min(stop + 1, paints.length - 1)]];
+    const eighths = Math.round(share * 8);
+    const mixed =
+      one === other || other === null || eighths === 0
+        ? (one ?? 'as the coat has it')
+        : one === null || eighths === 8
+          ? other
+          : `${one} ${partsOf(8 - eighths, eighths)} ${other}`;
+    return `${potSpan(pot, units)} ${mixed}`;
+  });
+}
+
+/** Two parts in eighths, brought down: `3 : 1`. */
+function partsOf(one: number, other: number): string {
+  const by = [4, 2].find((divisor) => one % divisor === 0 && other % divisor === 0) ?? 1;
+  return `${one / by} : ${other / by}`;
+}

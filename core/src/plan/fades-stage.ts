@@ -90,7 +90,17 @@ const wholeSlice = (area: PlannedArea): FadeSlice => ({
 
 function refusedFade(fade: Fade, area: PlannedArea, slices: readonly FadeSlice[], refused: string): LaidFade {
   return {
-    planned: { area: fade.area, areaName: area.name, way: fade.way, slices, laid: null, refused, under: [], baseShows: null },
+    planned: {
+      area: fade.area,
+      areaName: area.name,
+      way: fade.way,
+      slices,
+      laid: null,
+      refused,
+      under: [],
+      paints: [],
+      baseShows: null,
+    },
     blends: [],
     bases: {},
   };
@@ -110,7 +120,7 @@ function laid(
       stops: fade.stops.map(({ at, parts, cover }, i) => ({
         at,
         cover,
-        mix: mixOf(`stop ${i + 1}`, parts, shelf),
+        mix: mixOf(parts, `stop ${i + 1}`, shelf),
         under: grounds[i].under,
       })),
       slots: slices.map(({ slot }) => slot),
@@ -135,6 +145,7 @@ function laid(
     refused: null,
     laid: { ...plan, pots: plan.pots.map((pot, i) => ({ ...pot, ...slices[i] })) },
     under: grounds.map(({ under }) => hexOf(under)),
+    paints: fade.stops.map(({ base }) => (base === null ? null : (itemOf(shelf, base, 'paint')?.name ?? null))),
     baseShows: baseShows(fade, grounds, shelf),
   };
   return {
@@ -147,20 +158,20 @@ function laid(
 }
 
 /** One jar goes by its own name; of more, their mix is made first and measured by the spoon. */
-function mixOf(name: string, parts: Fade['stops'][number]['parts'], shelf: readonly ShelfItem[]): FadeMix {
+const mixOf = rememberEach((parts: Fade['stops'][number]['parts'], name: string, shelf: readonly ShelfItem[]): FadeMix => {
   const known = parts.flatMap(({ item, ml }) => {
     const jar = itemOf(shelf, item, 'glitter');
     return jar ? [{ item, name: jar.name, glitter: jar.flake, finish: jar.finish, ml }] : [];
   });
   return { name: known.length === 1 ? known[0].name : `the mix of ${name}`, parts: known };
-}
+}, 8);
 
 /** What the most different bases make of a like glitter over them. */
 function baseShows({ stops, depth }: Fade, grounds: readonly FadeGround[], shelf: readonly ShelfItem[]): number | null {
   if (new Set(stops.map(({ base }) => base)).size < 2) return null;
   return Math.max(
     ...stops.flatMap(({ parts, cover }) => {
-      const labs = grounds.map(({ under }) => labOf(flakeRain(mixOf('', parts, shelf).parts, depth * cover, under)));
+      const labs = grounds.map(({ under }) => labOf(flakeRain(mixOf(parts, '', shelf).parts, depth * cover, under)));
       return labs.map((lab) => deltaE2000(labs[0], lab));
     }),
   );

@@ -95,6 +95,8 @@ export interface PlannedFade {
   readonly refused: string | null;
   /** hex of what lies under each stop */
   readonly under: readonly string[];
+  /** the paint under each stop, by name; null where the coats lay their own */
+  readonly paints: readonly (string | null)[];
   /** ΔE00 that a base which fades makes through the glitter; null where it doesn’t fade */
   readonly baseShows: number | null;
 }

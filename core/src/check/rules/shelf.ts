@@ -38,6 +38,20 @@ export const missingItem: Rule = {
             fix: null,
           })),
       ),
+      ...design.fades.flatMap(({ area, stops }) =>
+        stops.some(({ base }) => base !== null && gone(workshop.shelf, base, 'paint'))
+          ? [
+              {
+                level: 'stop' as const,
+                coat: null,
+                area,
+                says: 'A paint under this fade isn’t on the shelf any more.',
+                why: 'The base there is taken for what the coat lays. Choose another, or put it back on the shelf.',
+                fix: null,
+              },
+            ]
+          : [],
+      ),
       ...[...design.blends, ...design.fades.flatMap(({ area, stops }) => stops.map(({ parts }) => ({ area, parts })))].flatMap(
         (blend) =>
           blend.parts.some((part) => gone(workshop.shelf, part.item, 'glitter'))

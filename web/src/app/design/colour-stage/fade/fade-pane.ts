@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import {
   asFall,
+  baseWords,
   deadWords,
   fadeHelps,
   fadeMeasure,
@@ -105,6 +106,7 @@ export class FadePane {
     if (paints.every((paint, i) => paint === null || paint.id === stops[i].base)) return '';
     return `Nearest paints under them: ${paints.map((paint) => paint?.name ?? 'none').join(', ')}.`;
   });
+  protected readonly bases = computed(() => baseWords(this.planned(), this.memory.units()));
   protected readonly helps = computed(() => fadeHelps(this.design(), this.memory.workshop(), this.planned()));
   protected readonly strip = computed(() => {
     const query = new URLSearchParams({ what: `fade ${this.fade().area}`, gap: '1', overlap: '5', straight: 'false' });
