@@ -1,9 +1,11 @@
-/* Templates, outlines from SVG and lists of cups lean on large packages: they are doors of their own (package.json), so that a first page needn't load them. */
+/* Templates, outlines from SVG and lists of cups lean on large packages, and rings are asked for seldom: they are doors of
+   their own (package.json), so that a first page needn't load them. */
 export * from './units';
 export * from './vessel';
 export * from './colour';
 export * from './glitter';
 export * from './fade';
+export { ringOrder } from './ring/ring-order';
 export * from './ink';
 export * from './resin';
 export * from './stock';

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
+import { planOf, weighedSections, withSectionsWeighed, withSectionsInOrder } from '../src';
 import {
   dulledWord,
   meetingOf,
   neighbourCost,
-  planOf,
   planRing,
   ringBound,
   RingError,
@@ -11,11 +11,8 @@ import {
   ringOrder,
   ringWords,
   sectionsWithBlends,
-  weighedSections,
-  withSectionsWeighed,
-  withSectionsInOrder,
   type RingColour,
-} from '../src';
+} from '../src/ring';
 import { demoFile } from './workshop';
 
 const hex = fc.integer({ min: 0, max: 0xffffff }).map((value) => `#${value.toString(16).padStart(6, '0')}`);

@@ -93,6 +93,16 @@ const shots: readonly { name: string; path: string; says: string; then?: (browse
     says: 'This will show',
   },
   {
+    name: 'ring',
+    path: '/designs/thistle-weave/colour',
+    says: 'By the eye',
+    then: async (browser) => {
+      await press(browser, 'Ring');
+      await reads(browser, 'Give them these widths');
+      await browser.executeScript('document.querySelector("au-ring-order").scrollIntoView()');
+    },
+  },
+  {
     name: 'glue',
     path: '/designs/copper-eaves/colour',
     says: 'By the eye',

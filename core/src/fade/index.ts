@@ -1,8 +1,4 @@
 export * from './even-fade';
-export { neighbourCost, ringOrder } from './ring-order';
-export * from './plan-ring';
-export * from './ring-words';
-export { ringBound } from './ring-bound';
 export * from './fade-wish';
 export * from './plan-fade';
 export * from './pot-slots';

@@ -9,8 +9,6 @@ export * from './scaled-blend';
 export * from './compare-blends';
 export * from './held-by-ways';
 export * from './blend-over';
-export * from './ring-of-sections';
 export { handlePatch, layoutOf, layoutWeight } from './layout-stage';
 export * from './fade-helps';
-export * from './fade-order';
 export * from './matching-base';

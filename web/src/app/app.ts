@@ -1,8 +1,8 @@
-import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import type { ComponentType } from '@angular/cdk/portal';
+import { ChangeDetectionStrategy, Component, computed, inject, Injector } from '@angular/core';
 import { Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
-import { MatDialog } from '@angular/material/dialog';
+import type { MatDialogConfig } from '@angular/material/dialog';
 import { temperatureText } from '@aurantia/core';
-import { computed } from '@angular/core';
 import { WorkshopMemory } from './services/workshop';
 
 const places = [
@@ -22,7 +22,7 @@ const places = [
 })
 export class App {
   private readonly router = inject(Router);
-  private readonly dialog = inject(MatDialog);
+  private readonly injector = inject(Injector);
   private readonly memory = inject(WorkshopMemory);
   protected readonly places = places;
   protected readonly room = computed(() => {
@@ -41,12 +41,18 @@ export class App {
 
   protected async openSettings(): Promise<void> {
     const { WorkshopDialog } = await import('./places/workshop-dialog/workshop-dialog');
-    this.dialog.open(WorkshopDialog, { width: '520px', ariaLabel: 'This workshop' });
+    await this.open(WorkshopDialog, { width: '520px', ariaLabel: 'This workshop' });
   }
 
   protected async openHelp(): Promise<void> {
     const { HelpDialog } = await import('./places/help-dialog/help-dialog');
-    this.dialog.open(HelpDialog, { width: '560px', ariaLabel: 'Help and keys' });
+    await this.open(HelpDialog, { width: '560px', ariaLabel: 'Help and keys' });
+  }
+
+  /** Dialogs come when the first one is asked for: a first page does without their 8 kB. */
+  private async open<Dialog>(dialog: ComponentType<Dialog>, config: MatDialogConfig): Promise<void> {
+    const { MatDialog } = await import('@angular/material/dialog');
+    this.injector.get(MatDialog).open(dialog, config);
   }
 
   /** One letter a place after g, / to search, ? for help; never while something is typed. */

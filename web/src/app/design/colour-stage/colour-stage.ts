@@ -6,7 +6,6 @@ import {
   colourBefore,
   itemOf,
   percentText,
-  sectionsWithBlends,
   withBlendFrom,
   withFadeBegun,
   withFactor,
@@ -24,6 +23,7 @@ import {
   type Plan,
   type ShelfItemId,
 } from '@aurantia/core';
+import { sectionsWithBlends } from '@aurantia/core/rings';
 import { AmountStepper } from '../../parts/fields/amount-stepper';
 import { NumberField } from '../../parts/fields/number-field';
 import { AreaPipe, SharePipe, SpanPipe } from '../../parts/fields/unit-pipes';

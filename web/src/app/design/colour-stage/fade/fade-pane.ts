@@ -6,7 +6,6 @@ import {
   fadeHelps,
   fadeMeasure,
   fadeWays,
-  inCleanOrder,
   madeFirstWords,
   matchingPaints,
   MOST_POTS,
@@ -33,6 +32,7 @@ import {
   type PlannedBlend,
   type Plan,
 } from '@aurantia/core';
+import { inCleanOrder } from '@aurantia/core/rings';
 import { NumberField } from '../../../parts/fields/number-field';
 import { Pick } from '../../../parts/fields/pick';
 import { WorkshopMemory } from '../../../services/workshop';

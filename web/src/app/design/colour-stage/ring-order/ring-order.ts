@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import { spanText, type Design, type PlannedBlend } from '@aurantia/core';
 import {
   dulledWord,
   RingError,
@@ -7,11 +8,8 @@ import {
   sectionsFit,
   sectionsWithBlends,
   sectionWidths,
-  spanText,
-  type Design,
-  type PlannedBlend,
   type RingPlan,
-} from '@aurantia/core';
+} from '@aurantia/core/rings';
 import { NumberField } from '../../../parts/fields/number-field';
 import { Pick } from '../../../parts/fields/pick';
 import { WorkshopMemory } from '../../../services/workshop';

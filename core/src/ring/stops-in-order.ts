@@ -1,6 +1,6 @@
 import type { Fade } from '../design';
-import { planRing } from '../fade';
-import type { PlannedFade } from './plan';
+import type { PlannedFade } from '../plan';
+import { planRing } from './plan-ring';
 
 /**
  * A fade's colours in the order in which neighbours stay cleanest, at the places its stops have: round the cup the last
