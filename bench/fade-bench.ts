@@ -8,11 +8,10 @@ import {
   plainWalk,
   reflectanceOf,
   shelfItemSchema,
-  withFade,
-  withStopDragged,
   type Design,
   type Part,
 } from '@aurantia/core';
+import { withFade, withStopDragged } from '@aurantia/core/fade-changes';
 import { medianOf, type Row } from './measure';
 
 const demo = (name: string): unknown => JSON.parse(readFileSync(join(import.meta.dirname, '..', 'demo', name), 'utf8'));

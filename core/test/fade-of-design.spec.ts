@@ -1,7 +1,6 @@
 import {
   cardOf,
   designSchema,
-  fadeHelps,
   faultsOf,
   fieldBeside,
   fieldPlanOf,
@@ -10,17 +9,20 @@ import {
   planOf,
   potLine,
   pouringOrder,
+  type AreaId,
+  type Design,
+  type Fade,
+  type FadeWay,
+} from '../src';
+import {
+  fadeHelps,
   withFade,
   withFadeBegun,
   withoutFade,
   withStopBase,
   withMatchingBase,
   withStopParts,
-  type AreaId,
-  type Design,
-  type Fade,
-  type FadeWay,
-} from '../src';
+} from '../src/fade-changes';
 import { templatesOf, usualWishes } from '../src/templates';
 import { coat, demoFile, designWith, jar, workshop } from './workshop';
 

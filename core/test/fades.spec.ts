@@ -1,5 +1,4 @@
 import {
-  asFall,
   deltaE2000,
   evenWalk,
   FadeError,
@@ -10,14 +9,12 @@ import {
   potSlots,
   reflectanceOf,
   seenFrom,
-  turnedRound,
-  withStopAdded,
-  withStopDragged,
   type Fade,
   type FadeMix,
   type FadeWish,
   type WishedStop,
 } from '../src';
+import { asFall, turnedRound, withStopAdded, withStopDragged } from '../src/fade-changes';
 import { jar } from './workshop';
 
 const under = reflectanceOf('#d9a441');

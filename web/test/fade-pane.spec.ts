@@ -7,13 +7,12 @@ import {
   faultsOf,
   planOf,
   startingItem,
-  withFade,
-  withFadeBegun,
   type AreaId,
   type Design,
   type Fade,
   type ShelfItem,
 } from '@aurantia/core';
+import { withFade, withFadeBegun } from '@aurantia/core/fade-changes';
 import { FadeBars } from '../src/app/design/colour-stage/fade/fade-bars';
 import { FadePane } from '../src/app/design/colour-stage/fade/fade-pane';
 import { FadePots } from '../src/app/design/colour-stage/fade/fade-pots';

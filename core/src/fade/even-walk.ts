@@ -1,6 +1,34 @@
-import { deltaE2000, labOf, labOfXyz, xyzOf, type Lab, type Spectrum } from '../colour';
+import { deltaE2000, labOf, labOfXyz, xyzOf, type Lab, type Spectrum, type Triple } from '../colour';
 
 const SAMPLES = 512;
+
+/** Enough for ways of mixing, which bend gently: between these the light is off by less than a millionth. */
+const NODES = 13;
+const nodes = Array.from({ length: NODES }, (_, i) => (1 - Math.cos((Math.PI * i) / (NODES - 1))) / 2);
+const weights = nodes.map((_, i) => (i % 2 === 0 ? 1 : -1) * (i === 0 || i === NODES - 1 ? 0.5 : 1));
+
+/**
+ * How much of each node's colour makes up every sample's: Chebyshev's points in barycentric form (Berrut & Trefethen,
+ * "Barycentric Lagrange interpolation", SIAM Review 46, 2004). The same for every way, so worked out once.
+ */
+const shares: readonly (readonly number[])[] = Array.from({ length: SAMPLES + 1 }, (_, sample) => {
+  const at = sample / SAMPLES;
+  const on = nodes.findIndex((node) => Math.abs(at - node) < 1e-12);
+  if (on >= 0) return nodes.map((_node, i) => (i === on ? 1 : 0));
+  const row = nodes.map((node, i) => weights[i] / (at - node));
+  const sum = row.reduce((total, one) => total + one, 0);
+  return row.map((one) => one / sum);
+});
+
+function mixedXyz(known: readonly Triple[], row: readonly number[]): Triple {
+  let [x, y, z] = [0, 0, 0];
+  for (let i = 0; i < NODES; i += 1) {
+    x += row[i] * known[i][0];
+    y += row[i] * known[i][1];
+    z += row[i] * known[i][2];
+  }
+  return [x, y, z];
+}
 
 export interface EvenWalk {
   /** Where along 0..1 the stops lie, equally far apart to the eye. */
@@ -17,16 +45,22 @@ export interface EvenWalk {
  * @param seenAt the colour seen at a share 0..1 of the way; it changes smoothly
  */
 export function evenWalk(stops: number, seenAt: (share: number) => Spectrum): EvenWalk {
-  return walkOf(stops, smoothly(seenAt));
+  const known = nodes.map((node) => xyzOf(seenAt(node)));
+  return walkOf(
+    stops,
+    shares.map((row) => labOfXyz(mixedXyz(known, row))),
+  );
 }
 
 /** The same with every sample worked out from its spectrum: what `evenWalk` is measured against. */
 export function plainWalk(stops: number, seenAt: (share: number) => Spectrum): EvenWalk {
-  return walkOf(stops, (share) => labOf(seenAt(share)));
+  return walkOf(
+    stops,
+    Array.from({ length: SAMPLES + 1 }, (_, i) => labOf(seenAt(i / SAMPLES))),
+  );
 }
 
-function walkOf(stops: number, labAt: (share: number) => Lab): EvenWalk {
-  const labs: Lab[] = Array.from({ length: SAMPLES + 1 }, (_, i) => labAt(i / SAMPLES));
+function walkOf(stops: number, labs: readonly Lab[]): EvenWalk {
   const lengths = [0];
   for (let i = 1; i <= SAMPLES; i += 1) lengths.push(lengths[i - 1] + deltaE2000(labs[i - 1], labs[i]));
   const path = lengths[SAMPLES];
@@ -42,30 +76,4 @@ function walkOf(stops: number, labAt: (share: number) => Lab): EvenWalk {
     return (upper - 1 + (step === 0 ? 0 : (goal - lengths[upper - 1]) / step)) / SAMPLES;
   });
   return { at, path, ends: deltaE2000(labs[0], labs[SAMPLES]) };
-}
-
-/** Enough for ways of mixing, which bend gently: between these the light is off by less than a millionth. */
-const NODES = 13;
-const nodes = Array.from({ length: NODES }, (_, i) => (1 - Math.cos((Math.PI * i) / (NODES - 1))) / 2);
-const weights = nodes.map((_, i) => (i % 2 === 0 ? 1 : -1) * (i === 0 || i === NODES - 1 ? 0.5 : 1));
-
-/**
- * The colour along the way from a few spectra: X, Y and Z each through Chebyshev's points (barycentric form:
- * Berrut & Trefethen, "Barycentric Lagrange interpolation", SIAM Review 46, 2004).
- */
-function smoothly(seenAt: (share: number) => Spectrum): (share: number) => Lab {
-  const known = nodes.map((node) => xyzOf(seenAt(node)));
-  return (share) => {
-    let [x, y, z, sum] = [0, 0, 0, 0];
-    for (let i = 0; i < NODES; i += 1) {
-      const off = share - nodes[i];
-      if (Math.abs(off) < 1e-12) return labOfXyz(known[i]);
-      const weight = weights[i] / off;
-      x += weight * known[i][0];
-      y += weight * known[i][1];
-      z += weight * known[i][2];
-      sum += weight;
-    }
-    return labOfXyz([x / sum, y / sum, z / sum]);
-  };
 }

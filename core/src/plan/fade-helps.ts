@@ -1,6 +1,7 @@
 import type { AreaId } from '../areas';
 import { deltaE2000, labOf, reflectanceOf, type Lab, type Spectrum } from '../colour';
-import { MOST_POTS, withFade, withStopParts, type Design, type Fade, type Workshop } from '../design';
+import { MOST_POTS, type Design, type Fade, type Workshop } from '../design';
+import { withFade, withStopParts } from '../design/change-fades';
 import { HARDLY } from '../fade/fade-verdict';
 import { flakeRain, type Part } from '../glitter';
 import { itemOf, type ItemOf } from '../stock';

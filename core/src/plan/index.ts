@@ -10,5 +10,4 @@ export * from './compare-blends';
 export * from './held-by-ways';
 export * from './blend-over';
 export { handlePatch, layoutOf, layoutWeight } from './layout-stage';
-export * from './fade-helps';
 export * from './matching-base';

@@ -1,6 +1,5 @@
-import type { AreaId } from '../areas';
 import { deltaE2000, labOf, reflectanceOf, type Lab } from '../colour';
-import { withStopBase, type Design, type FadeStop } from '../design';
+import type { FadeStop } from '../design';
 import { flakeRain } from '../glitter';
 import { itemOf, type ItemOf, type ShelfItem } from '../stock';
 
@@ -40,13 +39,4 @@ export function baseMatches(stops: readonly FadeStop[], shelf: readonly ShelfIte
     const own = ownColour(stop, shelf);
     return stop.base === null || own === null || nearest(own, used)?.id === stop.base;
   });
-}
-
-/** A design whose base fades along with an area's glitter, in the paints nearest to its stops. */
-export function withMatchingBase(design: Design, area: AreaId, shelf: readonly ShelfItem[]): Design {
-  const stops = design.fades.find((fade) => fade.area === area)?.stops ?? [];
-  return matchingPaints(stops, shelf).reduce(
-    (changed, paint, stop) => (paint ? withStopBase(changed, area, stop, paint.id) : changed),
-    design,
-  );
 }

@@ -7,7 +7,6 @@ import {
   itemOf,
   percentText,
   withBlendFrom,
-  withFadeBegun,
   withFactor,
   withPart,
   withSectionsInOrder,
@@ -23,6 +22,7 @@ import {
   type Plan,
   type ShelfItemId,
 } from '@aurantia/core';
+import { withFadeBegun } from '@aurantia/core/fade-changes';
 import { sectionsWithBlends } from '@aurantia/core/rings';
 import { AmountStepper } from '../../parts/fields/amount-stepper';
 import { NumberField } from '../../parts/fields/number-field';

@@ -1,9 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import {
-  asFall,
   baseWords,
   deadWords,
-  fadeHelps,
   fadeMeasure,
   fadeWays,
   madeFirstWords,
@@ -11,6 +9,17 @@ import {
   MOST_POTS,
   passWords,
   pouringOrder,
+  type Design,
+  type Fade,
+  type FadeBeside,
+  type FadeWay,
+  type PlannedFade,
+  type PlannedBlend,
+  type Plan,
+} from '@aurantia/core';
+import {
+  asFall,
+  fadeHelps,
   turnedRound,
   withFade,
   withMatchingBase,
@@ -23,15 +32,8 @@ import {
   withStopDragged,
   withStopParts,
   withStopsAt,
-  type Design,
-  type Fade,
-  type FadeBeside,
   type FadeHelp,
-  type FadeWay,
-  type PlannedFade,
-  type PlannedBlend,
-  type Plan,
-} from '@aurantia/core';
+} from '@aurantia/core/fade-changes';
 import { inCleanOrder } from '@aurantia/core/rings';
 import { NumberField } from '../../../parts/fields/number-field';
 import { Pick } from '../../../parts/fields/pick';
