@@ -102,6 +102,24 @@ describe('pots of a design', () => {
     const total = (of: typeof plan) => of.fades[0].laid?.pots.reduce((sum, { ml }) => sum + ml, 0) ?? 0;
     expect(total(planOf({ ...noon.design, cup: wide }, noon))).toBeGreaterThan(1.15 * total(plan));
   });
+  test('begun with cast-off draw less from the jars, though as much is poured', () => {
+    const [plain, saving] = [false, true].map((castOff) =>
+      planOf(
+        withFade(noon.design, id('noon'), (fade) => ({
+          ...fade,
+          depth: 2,
+          castOff,
+          stops: [fade.stops[0], { ...fade.stops[2], parts: [{ item: jar('bee-line').id, ml: 1 }], cover: 1 }],
+        })),
+        noon,
+      ),
+    );
+    const again = saving.fades[0].laid?.pots.reduce((sum, { fromCastOff }) => sum + fromCastOff, 0) ?? 0;
+    const poured = saving.coats.flatMap(({ pours }) => pours).reduce((sum, { ml }) => sum + ml, 0);
+    expect(again).toBeGreaterThan(0);
+    expect(saving.totals.glitterMl).toBeCloseTo(poured - again, 6);
+    expect(saving.totals.glitterMl).toBeLessThan(plain.totals.glitterMl);
+  });
   test('a coat on the area lies on all its pots', () => {
     const design = withFadeBegun(
       designWith([coat.base, { ...coat.wipe, on: ['low'] }, { ...coat.glitter, on: ['low'] }]),

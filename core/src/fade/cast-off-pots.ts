@@ -1,3 +1,4 @@
+import { keptDepth } from '../glitter';
 import { tidy } from '../units';
 import type { FadeWish } from './fade-wish';
 import { looksOf, type PotChoice } from './pot-choices';
@@ -14,6 +15,8 @@ interface BegunPot extends PotChoice {
   readonly fromCastOff: number;
   /** everything in it; null where it takes no cast-off */
   readonly parts: Parts | null;
+  /** what of it is cast-off, jar by jar */
+  readonly reused: Parts;
 }
 
 /** Cast-off counts for as much as the maker catches; a tenth stays on brush, paper and floor. */
@@ -29,7 +32,7 @@ export function withCastOff(
   pots: readonly PotChoice[],
   order: readonly number[],
 ): readonly BegunPot[] {
-  const begun: BegunPot[] = pots.map((pot) => ({ ...pot, fromCastOff: 0, parts: null }));
+  const begun: BegunPot[] = pots.map((pot) => ({ ...pot, fromCastOff: 0, parts: null, reused: [] }));
   const glitters = new Map(wish.stops.flatMap(({ mix }) => mix.parts.map((part) => [part.item as string, part])));
   order.slice(1).forEach((pot, i) => {
     const before = order[i];
@@ -54,11 +57,8 @@ export function withCastOff(
     if (taken <= 0) return;
     const [ofFrom, ofTo] = toppedUp(leg, pots[pot], last, taken / poured, wish.step);
     const sums = new Map<string, Parts[number]>();
-    for (const { item, name, ml } of [
-      ...last.map((one) => ({ ...one, ml: (one.ml * taken) / poured })),
-      ...measured(leg.from.mix, ofFrom),
-      ...measured(leg.to.mix, ofTo),
-    ])
+    const reused = last.map((one) => ({ ...one, ml: (one.ml * taken) / poured }));
+    for (const { item, name, ml } of [...reused, ...measured(leg.from.mix, ofFrom), ...measured(leg.to.mix, ofTo)])
       sums.set(item, { item, name, ml: tidy((sums.get(item)?.ml ?? 0) + ml) });
     const parts = [...sums.values()];
     const looks = looksOf(
@@ -67,7 +67,7 @@ export function withCastOff(
       underAt(leg, places[pot].share),
       wish,
     );
-    begun[pot] = { ...pots[pot], ...looks, ofFrom, ofTo, fromCastOff: tidy(taken), parts };
+    begun[pot] = { ...pots[pot], ...looks, ofFrom, ofTo, fromCastOff: tidy(taken), parts, reused };
   });
   return begun;
 }
@@ -86,7 +86,7 @@ const fullParts = (leg: Leg, { ofFrom, ofTo }: PotChoice): Parts => [
 /** Share of a pour that glue doesn't hold. */
 function castShare(parts: Parameters<typeof faceOf>[0], area: number, { hold }: FadeWish): number {
   const poured = faceOf(parts) / area;
-  return hold === null || poured === 0 ? 0 : 1 - (hold * (1 - Math.exp(-poured / hold))) / poured;
+  return hold === null || poured === 0 ? 0 : 1 - keptDepth(poured, hold) / poured;
 }
 
 /** Spoonfuls of both mixes still wanted once the cast-off is in; by the jar that tells the two mixes best apart. */
@@ -95,14 +95,14 @@ function toppedUp(leg: Leg, pot: PotChoice, last: Parts, share: number, step: nu
     measured(mix, 1)
       .filter((one) => one.item === item)
       .reduce((sum, { ml }) => sum + ml, 0);
-  const in_ = last.reduce((sum, { ml }) => sum + ml * share, 0);
+  const whole = last.reduce((sum, { ml }) => sum + ml * share, 0);
   const telling = last.map(({ item, ml }) => ({
     ml: ml * share,
     gap: of(leg.to.mix, item) - of(leg.from.mix, item),
     from: of(leg.from.mix, item),
   }));
   const best = telling.reduce((most, one) => (Math.abs(one.gap) > Math.abs(most.gap) ? one : most));
-  const inTo = best.gap === 0 ? 0 : Math.min(in_, Math.max(0, (best.ml - in_ * best.from) / best.gap));
+  const inTo = best.gap === 0 ? 0 : Math.min(whole, Math.max(0, (best.ml - whole * best.from) / best.gap));
   const spoon = (ml: number) => Math.max(0, Math.round(ml / step)) * step;
-  return [tidy(spoon(pot.ofFrom - (in_ - inTo))), tidy(spoon(pot.ofTo - inTo))];
+  return [tidy(spoon(pot.ofFrom - (whole - inTo))), tidy(spoon(pot.ofTo - inTo))];
 }

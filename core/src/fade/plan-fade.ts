@@ -32,6 +32,8 @@ export interface FadePot {
   readonly spoons: readonly Spoonful[];
   /** ml of what the pot before cast off that it is begun with */
   readonly fromCastOff: number;
+  /** the same jar by jar: it is in `parts`, but no jar gives it */
+  readonly reused: readonly { readonly item: FadeMix['parts'][number]['item']; readonly ml: number }[];
   readonly ml: number;
   readonly gramsPerMl: number;
   /** flakes deep that stay, all passes; ml and share of one pour that are cast off */
@@ -108,7 +110,7 @@ export function planFade(wish: FadeWish): FadePlan {
   const order = orderOf(alike);
   const taken = wish.castOff
     ? withCastOff(wish, places, alike, order)
-    : alike.map((choice) => ({ ...choice, fromCastOff: 0, parts: null }));
+    : alike.map((choice) => ({ ...choice, fromCastOff: 0, parts: null, reused: [] }));
   const steps = stepsOf(taken);
   const equal = equalSpoons(wish);
   const path = lengths.reduce((sum, length) => sum + length, 0);
@@ -124,6 +126,7 @@ export function planFade(wish: FadeWish): FadePlan {
         parts,
         spoons: spoons[i],
         fromCastOff: choice.fromCastOff,
+        reused: choice.reused,
         ml: tidy(poured),
         gramsPerMl: weightOf([
           ...measured(places[i].leg.from.mix, choice.ofFrom),

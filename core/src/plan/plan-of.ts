@@ -117,7 +117,7 @@ export function createPlanner(): Planner {
       ),
       looks: looks(after, fades.planned),
       bareWall: bareWallColour[design.cup.material],
-      totals: totals(design, laid, shelf),
+      totals: totals(design, laid, shelf, fades.planned),
       findings: findings(design, workshop, planned, laid, fades.planned),
     };
   };

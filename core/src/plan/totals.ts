@@ -1,15 +1,21 @@
 import type { Design } from '../design';
 import { itemOf, type ShelfItem } from '../stock';
-import type { PlanTotals } from './plan';
+import { drawnParts } from './drawn-parts';
+import type { PlannedFade, PlanTotals } from './plan';
 import type { Step } from './coats-stage';
 
 /** Adds amounts up by the jar they come from, in the order they are first needed. */
-export function totalsOf(design: Design, steps: readonly Step[], shelf: readonly ShelfItem[]): PlanTotals {
+export function totalsOf(
+  design: Design,
+  steps: readonly Step[],
+  shelf: readonly ShelfItem[],
+  fades: readonly PlannedFade[],
+): PlanTotals {
   const glitters = new Map<string, PlanTotals['glitters'][number]>();
   const resins = new Map<string, PlanTotals['resins'][number]>();
   const inks = new Map<string, PlanTotals['inks'][number]>();
   for (const { coat, planned } of steps) {
-    for (const part of planned.pours.flatMap((pour) => pour.parts).filter((one) => !one.missing)) {
+    for (const part of planned.pours.flatMap((pour) => drawnParts(pour, fades)).filter((one) => !one.missing)) {
       const sum = glitters.get(part.item);
       glitters.set(part.item, {
         item: part.item,

@@ -1,3 +1,4 @@
+import { drawnParts } from '../../plan/drawn-parts';
 import { itemOf, type ShelfItem, type ShelfKind } from '../../stock';
 import { amountText } from '../../units';
 import type { Coat } from '../../design';
@@ -73,9 +74,9 @@ export const missingItem: Rule = {
 
 export const notEnough: Rule = {
   name: 'not enough in stock',
-  find: ({ workshop, steps }) => {
+  find: ({ workshop, steps, fades }) => {
     const wanted = new Map<string, number>();
-    for (const part of steps.flatMap((step) => step.planned.pours.flatMap((pour) => pour.parts)))
+    for (const part of steps.flatMap((step) => step.planned.pours.flatMap((pour) => drawnParts(pour, fades))))
       wanted.set(part.item, (wanted.get(part.item) ?? 0) + part.ml);
     return workshop.shelf.flatMap((item) => {
       const need = wanted.get(item.id) ?? 0;
