@@ -14,7 +14,7 @@ const marksOf = (way: 'up' | 'middle' | 'round') => {
 
 test('pots are named beside the cup, the first lowest', () => {
   const marks = marksOf('up');
-  expect(marks.map(({ name }) => name.split(',')[0])).toEqual(['pot 1', 'pot 2', 'pot 3']);
+  expect(marks.map(({ name }) => name.split(':')[0])).toEqual(['pot 1', 'pot 2', 'pot 3']);
   expect(marks.map(({ y }) => y)).toEqual(marks.map(({ y }) => y).sort((one, other) => other - one));
 });
 

@@ -30,6 +30,8 @@ export interface Stretch {
 /** ΔE00 between the ends below which it isn't seen, and below which hardly (rule 32). */
 export const NOT_SEEN = 5;
 export const HARDLY = 10;
+/** ΔE00 under which nobody tells two apart, even side by side. */
+const JUST_SEEN = 1;
 /** A step so much narrower than the mean is no step to the eye. */
 const DEAD = 0.35;
 
@@ -87,6 +89,7 @@ const ratioOf = (steps: readonly number[]): number => Math.max(...steps) / Math.
 /** The longest row of pots that nobody tells apart; null when each shows. */
 export function deadStretch(steps: readonly number[]): Stretch | null {
   const mean = steps.reduce((sum, step) => sum + step, 0) / Math.max(1, steps.length);
+  if (steps.length > 0 && mean < JUST_SEEN) return { from: 0, to: steps.length };
   let best: Stretch = { from: 0, to: 0 };
   let from = 0;
   steps.forEach((step, i) => {

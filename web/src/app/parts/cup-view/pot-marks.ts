@@ -23,6 +23,6 @@ export function potMarks(fade: PlannedFade, stations: readonly Station[], stance
 /** What stands out about a pot: a step that is plainly seen, or none at all from the one before. */
 function noteOf({ laid }: PlannedFade, pot: number): string {
   if (!laid) return '';
-  if (laid.choppy.includes(pot)) return ', a step';
-  return laid.dead !== null && pot > laid.dead.from && pot <= laid.dead.to ? ', no change' : '';
+  if (laid.choppy.includes(pot)) return ': step';
+  return laid.dead !== null && pot > laid.dead.from && pot <= laid.dead.to ? ': same' : '';
 }
