@@ -113,6 +113,13 @@ describe('a fade in pots', () => {
     const steps = equal.flatMap(({ apart }) => (apart === null ? [] : [apart]));
     expect(unevenness).toBeLessThan(Math.max(...steps) / Math.min(...steps));
   });
+  test('the pot to measure finer is the one that rounding moved most', () => {
+    const asked = wish(thinning(mix('brickfield')), { pots: 7, strewn: [60, 60, 60, 60, 60, 60, 12] });
+    const { verdict, pots } = planFade(asked);
+    const fine = planFade({ ...asked, step: 0.001 }).pots;
+    const off = pots.map(({ lab }, i) => deltaE2000(lab, fine[i].lab));
+    expect(verdict.why).toContain(`Measure pot ${off.indexOf(Math.max(...off)) + 1} with a finer spoon`);
+  });
   test('says how many pots hide every step, and those do', () => {
     const stops = ends(mix('candle-end'), mix('kiln-ash'));
     const { potsToHide } = planFade(wish(stops));

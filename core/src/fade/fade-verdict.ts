@@ -41,10 +41,12 @@ interface Judged {
   readonly steps: readonly number[];
   /** the same before they are rounded to spoons */
   readonly unrounded: readonly number[];
+  /** ΔE00 that rounding moved each pot by */
+  readonly off: readonly number[];
 }
 
 /** What a fade comes to, in words. */
-export function fadeVerdict({ span, steps, unrounded }: Judged): FadeVerdict {
+export function fadeVerdict({ span, steps, unrounded, off }: Judged): FadeVerdict {
   if (span < NOT_SEEN)
     return {
       level: 'stop',
@@ -70,7 +72,7 @@ export function fadeVerdict({ span, steps, unrounded }: Judged): FadeVerdict {
     says: 'This will show.',
     why: [
       `Its colours are ${span.toFixed(0)} apart and each pot ${least.toFixed(1)} to ${most.toFixed(1)} from the next: ${from}.`,
-      uneven ? remedy(steps, unrounded) : '',
+      uneven ? remedy(unrounded, off) : '',
     ]
       .filter((sentence) => sentence !== '')
       .join(' '),
@@ -78,10 +80,10 @@ export function fadeVerdict({ span, steps, unrounded }: Judged): FadeVerdict {
 }
 
 /** What makes uneven steps even: other places for the stops, or a finer spoon where the spoon is to blame. */
-function remedy(steps: readonly number[], unrounded: readonly number[]): string {
+function remedy(unrounded: readonly number[], off: readonly number[]): string {
   if (ratioOf(unrounded) > EVEN_ENOUGH)
     return 'The stops lie where the eye doesn’t have them: “Even to the eye” moves them, or leave them if you want it so.';
-  return `Measure pot ${steps.indexOf(Math.max(...steps)) + 2} with a finer spoon, and the steps come out more even.`;
+  return `Measure pot ${off.indexOf(Math.max(...off)) + 1} with a finer spoon, and the steps come out more even.`;
 }
 
 const ratioOf = (steps: readonly number[]): number => Math.max(...steps) / Math.max(1e-6, Math.min(...steps));

@@ -42,8 +42,7 @@ export interface FadePot {
   readonly bare: number;
   readonly seen: string;
   readonly lab: Lab;
-  /** hex before it is rounded to spoons */
-  readonly unrounded: string;
+  /** what it was before it was rounded to spoons */
   readonly before: OtherPot;
   /** share of the way from its stop's base to the next one's */
   readonly base: { readonly stop: number; readonly share: number };
@@ -137,7 +136,6 @@ export function planFade(wish: FadeWish): FadePlan {
         bare: Math.exp(-choice.kept),
         seen: choice.seen,
         lab: choice.lab,
-        unrounded: hexOf(exact[i]),
         before: otherPot(places[i].leg, places[i].share, wish.depth),
         base: { stop: wish.slots[i].stop, share: wish.slots[i].step === 0 ? 0 : places[i].share },
         apart: i === 0 ? null : steps[i - 1],
@@ -162,7 +160,7 @@ export function planFade(wish: FadeWish): FadePlan {
       taken.map(({ lab }, i) => ({ lab, along: wish.along[i] })),
       Math.max(...wish.stops.flatMap(({ mix }) => mix.parts.map(({ glitter }) => coarsestCut(glitter)))),
     ),
-    verdict: fadeVerdict({ span, steps, unrounded }),
+    verdict: fadeVerdict({ span, steps, unrounded, off: taken.map(({ lab }, i) => deltaE2000(lab, labOf(exact[i]))) }),
   };
 }
 
