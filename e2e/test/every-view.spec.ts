@@ -14,9 +14,12 @@ demoForAll((ofAll, view) => {
 });
 
 const violations = async (): Promise<readonly string[]> => {
-  // A dialog that is still fading in has half its contrast.
+  // A dialog that is still fading in, or hasn't begun to, has half its contrast or none.
   await browser.wait(
-    () => browser.executeScript('return document.getAnimations().length === 0'),
+    () =>
+      browser.executeScript(
+        'return document.getAnimations().length === 0 && [...document.querySelectorAll("mat-dialog-container")].every((dialog) => dialog.classList.contains("mdc-dialog--open") && [...dialog.querySelectorAll(".mat-mdc-dialog-inner-container")].every((inner) => getComputedStyle(inner).opacity === "1"))',
+      ),
     20000,
     'the page never comes to rest',
   );
