@@ -153,6 +153,7 @@ describe('a fade in pots', () => {
     expect(saving.pots.some(({ fromCastOff }) => fromCastOff > 0)).toBe(true);
     expect(fromJars(saving)).toBeLessThan(fromJars(plain));
     saving.pots.forEach((pot, i) => expect(deltaE2000(pot.lab, plain.pots[i].lab)).toBeLessThan(4));
+    expect(saving.pots.map(({ gramsPerMl }) => gramsPerMl)).toEqual(plain.pots.map(({ gramsPerMl }) => gramsPerMl));
   });
 });
 

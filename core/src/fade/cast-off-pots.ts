@@ -2,7 +2,7 @@ import { keptDepth } from '../glitter';
 import { tidy } from '../units';
 import type { FadeWish } from './fade-wish';
 import { looksOf, type PotChoice } from './pot-choices';
-import { faceOf, measured, underAt, type Leg } from './way-of-fade';
+import { faceOf, measured, eachJarOnce, underAt, type Leg } from './way-of-fade';
 
 type Parts = readonly {
   readonly item: FadeWish['stops'][number]['mix']['parts'][number]['item'];
@@ -56,11 +56,8 @@ export function withCastOff(
     const taken = Math.floor(Math.min(spare, room) / wish.step + 1e-9) * wish.step;
     if (taken <= 0) return;
     const [ofFrom, ofTo] = toppedUp(leg, pots[pot], last, taken / poured, wish.step);
-    const sums = new Map<string, Parts[number]>();
     const reused = last.map((one) => ({ ...one, ml: (one.ml * taken) / poured }));
-    for (const { item, name, ml } of [...reused, ...measured(leg.from.mix, ofFrom), ...measured(leg.to.mix, ofTo)])
-      sums.set(item, { item, name, ml: tidy((sums.get(item)?.ml ?? 0) + ml) });
-    const parts = [...sums.values()];
+    const parts = eachJarOnce([...reused, ...measured(leg.from.mix, ofFrom), ...measured(leg.to.mix, ofTo)]);
     const looks = looksOf(
       parts.flatMap(({ item, ml }) => withGlitter(glitters, item, ml)),
       wish.strewn[pot],

@@ -14,7 +14,7 @@ import {
 import { EVEN_ENOUGH, FadeError, type FadeMix, type FadeWish } from './fade-wish';
 import { choicesFor, mostAlike, stepsOf, unevennessOf, type PotChoice } from './pot-choices';
 import { seenFrom, type SeenFrom } from './seen-from';
-import { coverAt, evenLegs, legsOf, measured, seenOnLeg, type Leg } from './way-of-fade';
+import { coverAt, evenLegs, legsOf, measured, seenOnLeg, eachJarOnce, type Leg } from './way-of-fade';
 
 /** So many ml of a stop's mix. */
 export interface Spoonful {
@@ -119,7 +119,7 @@ export function planFade(wish: FadeWish): FadePlan {
   return {
     madeFirst: madeFirstOf(wish, spoons.flat()),
     pots: taken.map((choice, i): FadePot => {
-      const parts = choice.parts ?? partsOf(places[i].leg, choice);
+      const parts = choice.parts ?? eachJarOnce(mixed(places[i].leg, choice));
       const poured = parts.reduce((sum, { ml }) => sum + ml, 0);
       return {
         parts,
@@ -127,10 +127,8 @@ export function planFade(wish: FadeWish): FadePlan {
         fromCastOff: choice.fromCastOff,
         reused: choice.reused,
         ml: tidy(poured),
-        gramsPerMl: weightOf([
-          ...measured(places[i].leg.from.mix, choice.ofFrom),
-          ...measured(places[i].leg.to.mix, choice.ofTo),
-        ]),
+        // What it weighs with no cast-off in it: that is of the same jars.
+        gramsPerMl: weightOf(mixed(places[i].leg, alike[i])),
         kept: choice.kept,
         castOff: castOffOf(choice.kept, wish),
         bare: Math.exp(-choice.kept),
@@ -193,12 +191,10 @@ function castOffOf(kept: number, { hold, passes }: FadeWish): number {
   return 1 - each / (-hold * Math.log(1 - each / hold));
 }
 
-export function partsOf({ from, to }: Leg, { ofFrom, ofTo }: Pick<PotChoice, 'ofFrom' | 'ofTo'>): FadePot['parts'] {
-  const sums = new Map<string, FadePot['parts'][number]>();
-  for (const { item, name, ml } of [...measured(from.mix, ofFrom), ...measured(to.mix, ofTo)])
-    sums.set(item, { item, name, ml: tidy((sums.get(item)?.ml ?? 0) + ml) });
-  return [...sums.values()];
-}
+const mixed = ({ from, to }: Leg, { ofFrom, ofTo }: Pick<PotChoice, 'ofFrom' | 'ofTo'>) => [
+  ...measured(from.mix, ofFrom),
+  ...measured(to.mix, ofTo),
+];
 
 /** A leg's two mixes by the stops they come from; a bare stop has none of its own. */
 function spoonsOf({ stops, slots }: FadeWish, pot: number, { from, to }: Leg, { ofFrom, ofTo }: PotChoice): readonly Spoonful[] {

@@ -1,6 +1,7 @@
 import { mixSpectra, type Spectrum } from '../colour';
 import { facePerMl, flakeRain, type Part } from '../glitter';
 import { remember } from '../remember';
+import { tidy } from '../units';
 import { evenWalk, type EvenWalk } from './even-walk';
 import type { FadeMix, FadeWish, WishedStop } from './fade-wish';
 import type { PotSlot } from './pot-slots';
@@ -10,6 +11,15 @@ export const measured = ({ parts }: FadeMix, ml: number): readonly (Part & FadeM
   const total = parts.reduce((sum, part) => sum + part.ml, 0);
   return ml === 0 ? [] : parts.map((part) => ({ ...part, ml: (part.ml * ml) / total }));
 };
+
+/** Parts that come from several mixes, each jar once. */
+export function eachJarOnce<
+  One extends { readonly item: FadeMix['parts'][number]['item']; readonly name: string; readonly ml: number },
+>(parts: readonly One[]): readonly { readonly item: One['item']; readonly name: string; readonly ml: number }[] {
+  const sums = new Map<string, { item: One['item']; name: string; ml: number }>();
+  for (const { item, name, ml } of parts) sums.set(item, { item, name, ml: tidy((sums.get(item)?.ml ?? 0) + ml) });
+  return [...sums.values()];
+}
 
 export const faceOf = (parts: readonly Part[]): number =>
   parts.reduce((sum, { glitter, ml }) => sum + ml * facePerMl(glitter), 0);
