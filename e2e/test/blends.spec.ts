@@ -28,7 +28,11 @@ const open = async (design: string, area: string) => {
 };
 const choose = (label: string, option: string) => chooseIn(browser, label, option);
 const shelf = async () =>
-  (await (await fetch(`${program.address}/api/shelf`)).json()) as { id: string; name: string; left: number | null }[];
+  (
+    (await (await fetch(`${program.address}/api/shelf`)).json()) as {
+      document: { id: string; name: string; left: number | null };
+    }[]
+  ).map(({ document }) => document);
 const value = (name: string) => valueOf(browser, name);
 
 describe('find a mix', () => {

@@ -24,7 +24,10 @@ interface Kept {
   readonly name: string;
   readonly colours: readonly { readonly name: string; readonly colour: string; readonly mix: object | null }[];
 }
-const keptOnes = async () => (await (await fetch(`${program.address}/api/palettes`)).json()) as readonly Kept[];
+const keptOnes = async () =>
+  ((await (await fetch(`${program.address}/api/palettes`)).json()) as readonly { document: Kept }[]).map(
+    ({ document }) => document,
+  );
 const go = async () => {
   await browser.get(`${program.address}/shelf/palettes`);
   await reads(browser, 'Lantern week', '.rack');

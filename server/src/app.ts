@@ -2,6 +2,7 @@ import swagger from '@fastify/swagger';
 import Fastify, { type FastifyInstance } from 'fastify';
 import { jsonSchemaTransform, serializerCompiler } from 'fastify-type-provider-zod';
 import type * as z from 'zod';
+import { backupRoutes } from './backup/backup-routes';
 import { cardRoutes } from './card/card-routes';
 import { cupsRoutes } from './cups/cups-routes';
 import { designsRoutes } from './designs/designs-routes';
@@ -16,13 +17,25 @@ import { workshopRoutes } from './workshop/workshop-routes';
 
 /** The largest thing that is ever sent: a design file with a full shelf. */
 const BODY_LIMIT = 2 * 1024 * 1024;
+/** How long a request may take to arrive, ms; a body that trickles in longer is cut off. */
+const PATIENCE = 20_000;
 
 /**
  * The whole server, not yet listening.
  * @param screens folder of the built screens; left out, only the interface for programs is there
  */
-export async function createApp(memory: Memory, screens: string | null, logged = true): Promise<FastifyInstance> {
-  const app = Fastify({ logger: logged ? { level: 'warn' } : false, bodyLimit: BODY_LIMIT, forceCloseConnections: true });
+export async function createApp(
+  memory: Memory,
+  screens: string | null,
+  { logged = true, patience = PATIENCE } = {},
+): Promise<FastifyInstance> {
+  const app = Fastify({
+    logger: logged ? { level: 'warn' } : false,
+    bodyLimit: BODY_LIMIT,
+    forceCloseConnections: true,
+    requestTimeout: patience,
+    http: { headersTimeout: patience, connectionsCheckingInterval: Math.min(5000, patience) },
+  });
   // Zod's own error goes on to the error handler, which words it; nothing is lost on the way.
   app.setValidatorCompiler(({ schema }: { schema: z.ZodType }) => (data: unknown) => {
     const read = schema.safeParse(data);
@@ -40,6 +53,7 @@ export async function createApp(memory: Memory, screens: string | null, logged =
   await app.register(cupsRoutes, { prefix: '/api/cups', ...memory });
   await app.register(palettesRoutes, { prefix: '/api/palettes', ...memory });
   await app.register(workshopRoutes, { prefix: '/api/workshop', ...memory });
+  await app.register(backupRoutes, { prefix: '/api/backups', ...memory });
   app.get('/api/openapi.json', { schema: { hide: true } }, () => app.swagger());
   if (screens) await pages(app, { folder: screens });
   return app;

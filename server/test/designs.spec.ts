@@ -1,4 +1,4 @@
-import type { Design } from '@aurantia/core';
+import type { Design, DesignFile } from '@aurantia/core';
 import { sql } from 'kysely';
 import { demoFile, running, type Running } from './memory';
 
@@ -94,15 +94,54 @@ describe('files', () => {
     const again = (await server.ask('POST', '/api/designs/import', file)).body as Kept;
     expect(again.document.name).toBe('Peat Fire, copy');
     expect(again.document.id).not.toBe(design.id);
-    expect((await server.ask('GET', '/api/shelf')).body).toEqual(file.shelf);
+    const shelf = (await server.ask('GET', '/api/shelf')).body as { document: object }[];
+    expect(shelf.map(({ document }) => document)).toEqual(file.shelf);
   });
-  test('a jar that is already here is left as it is', async () => {
+  test('a jar that is already here is left as it is; one that was taken off the shelf is put back', async () => {
     const file = demoFile('peat-fire');
-    const mine = { ...file.shelf[0], name: 'Mine', left: 3 };
-    await server.ask('PUT', `/api/shelf/${mine.id}`, mine);
+    const [first, second] = file.shelf;
+    await server.ask('PUT', `/api/shelf/${first.id}`, { parent: null, document: { ...first, name: 'Mine', left: 3 } });
+    await server.ask('PUT', `/api/shelf/${second.id}`, { parent: null, document: second });
+    await server.ask('DELETE', `/api/shelf/${second.id}`);
     await server.ask('POST', '/api/designs/import', file);
-    const shelf = (await server.ask('GET', '/api/shelf')).body as { id: string; name: string }[];
-    expect(shelf.find(({ id }) => id === mine.id)?.name).toBe('Mine');
+    const shelf = (await server.ask('GET', '/api/shelf')).body as { id: string; document: { name: string } }[];
+    expect(shelf.find(({ id }) => id === first.id)?.document.name).toBe('Mine');
+    expect(shelf.map(({ id }) => id)).toContain(second.id);
+  });
+  test('a removed design’s own file brings it back; its first revisions stay', async () => {
+    await create();
+    const { body: file } = await server.ask('GET', `/api/designs/${design.id}/file`);
+    await server.ask('POST', '/api/designs/import', demoFile('peat-fire'));
+    await server.ask('DELETE', `/api/designs/${design.id}`);
+    expect((await server.ask('GET', '/api/designs/removed')).body).toMatchObject([{ document: { id: design.id } }]);
+    const back = await server.ask('POST', '/api/designs/import', { ...(file as object), shelf: demoFile('peat-fire').shelf });
+    expect(back).toMatchObject({ status: 201, body: { document: { id: design.id }, revision: 2 } });
+    expect((await server.ask('GET', '/api/designs/removed')).body).toEqual([]);
+    expect((await server.ask('GET', `/api/designs/${design.id}/revisions`)).body).toHaveLength(2);
+  });
+  test('a design whose jar was removed goes out with it, and comes back in', async () => {
+    const file = demoFile('peat-fire');
+    await server.ask('POST', '/api/designs/import', file);
+    for (const { id } of file.shelf) await server.ask('DELETE', `/api/shelf/${id}`);
+    const { body } = await server.ask('GET', `/api/designs/${design.id}/file`);
+    expect((body as DesignFile).shelf.map(({ id }) => id).sort()).toEqual(file.shelf.map(({ id }) => id).sort());
+    expect((await server.ask('POST', '/api/designs/import', body)).status).toBe(201);
+    expect((await server.ask('GET', '/api/shelf')).body).toHaveLength(file.shelf.length);
+  });
+  test('a file that can’t come in leaves no jar of it behind', async () => {
+    const file = demoFile('peat-fire');
+    await sql`create trigger no_designs before insert on design begin select raise(abort, 'not today'); end`.execute(
+      server.store,
+    );
+    expect((await server.ask('POST', '/api/designs/import', file)).status).toBe(500);
+    expect((await server.ask('GET', '/api/shelf')).body).toEqual([]);
+  });
+  test('saving into a removed design is refused, and says how to go on', async () => {
+    await create();
+    await server.ask('DELETE', `/api/designs/${design.id}`);
+    expect(await save(1, 'Lost?')).toMatchObject({ status: 410, body: { detail: expect.stringContaining('Bring it back') } });
+    await server.ask('POST', `/api/designs/${design.id}/restore`, {});
+    expect(await save(1, 'Kept')).toMatchObject({ status: 200 });
   });
   test('what goes out comes back in', async () => {
     await server.ask('POST', '/api/designs/import', demoFile('peat-fire'));

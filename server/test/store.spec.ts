@@ -6,7 +6,7 @@ import { createInterface } from 'node:readline';
 import { cardOf, cardText, planOf } from '@aurantia/core';
 import { sql } from 'kysely';
 import { migrations } from '../src/store/migrations';
-import { openStore, StoreError } from '../src/store/open-store';
+import { openStore } from '../src/store/open-store';
 import { demoFile, newFile, running } from './memory';
 
 const ROOT = join(__dirname, '..', '..');
@@ -49,17 +49,6 @@ test('migrations carry dates and run in their order', () => {
   const names = Object.keys(migrations);
   expect(names).toEqual([...names].sort());
   for (const name of names) expect(name).toMatch(/^\d{4}-\d{2}-\d{2}-/);
-});
-
-test('a file that is none, and one from a newer program, are refused with a way out', async () => {
-  const file = newFile();
-  writeFileSync(file, 'equal parts, more or less. '.repeat(400));
-  await expect(openStore(file)).rejects.toThrow(StoreError);
-  const newer = newFile();
-  const store = await openStore(newer);
-  await sql`insert into kysely_migration values ('2099-01-01-later', '2099-01-01')`.execute(store);
-  await store.destroy();
-  await expect(openStore(newer)).rejects.toThrow(/newer Aurantia/);
 });
 
 test('a kill between two saves loses neither, and the work goes on', async () => {

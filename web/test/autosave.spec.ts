@@ -27,11 +27,13 @@ let sent: { parent: number; document: Design }[];
 let answer: () => Observable<KeptDesign>;
 let drafts: { keep: jest.Mock; drop: jest.Mock };
 let list: { note: jest.Mock };
+let restored: string[];
 let saving: Autosave;
 
 beforeEach(() => {
   jest.useFakeTimers();
   sent = [];
+  restored = [];
   list = { note: jest.fn() };
   answer = () => of(keptAs(sent[sent.length - 1].document, sent[sent.length - 1].parent + 1));
   drafts = { keep: jest.fn(), drop: jest.fn() };
@@ -39,13 +41,17 @@ beforeEach(() => {
     sent.push(body);
     return answer();
   };
+  const post = (path: string) => {
+    restored.push(path);
+    return of(null);
+  };
   TestBed.configureTestingModule({
     providers: [
       Autosave,
-      { provide: Api, useValue: { put } },
+      { provide: Api, useValue: { put, post } },
       { provide: Drafts, useValue: drafts },
       { provide: DesignList, useValue: list },
-      { provide: Notices, useValue: { failed: jest.fn() } },
+      { provide: Notices, useValue: { failed: jest.fn(), offer: jest.fn() } },
     ],
   });
   saving = TestBed.inject(Autosave);
@@ -123,6 +129,32 @@ test('leaving right after typing sends it, and lets a save under way finish', ()
   expect(sent).toEqual([{ parent: 3, document: named('Typed and gone') }]);
   expect(list.note).toHaveBeenCalledWith(keptAs(named('Typed and gone'), 4));
   expect(drafts.drop).toHaveBeenCalledWith('d');
+});
+
+test('while the disk is full it waits and tries again by itself', () => {
+  answer = () => throwError(() => problem(507));
+  saving.offer(named('A'));
+  jest.advanceTimersByTime(600);
+  expect(saving.state()).toBe('no room');
+  answer = () => of(keptAs(named('A'), 4));
+  jest.advanceTimersByTime(3000);
+  expect(saving.state()).toBe('kept');
+});
+
+test('a design removed elsewhere is brought back with what was typed here', () => {
+  answer = () => throwError(() => problem(410));
+  saving.offer(named('Mine'));
+  jest.advanceTimersByTime(600);
+  expect(saving.state()).toBe('removed');
+  saving.offer(named('Mine, more'));
+  jest.advanceTimersByTime(10000);
+  expect(sent).toHaveLength(1);
+  answer = () => of(keptAs(named('Mine, more'), 4));
+  saving.bringBack('d');
+  jest.advanceTimersByTime(600);
+  expect(restored).toEqual(['designs/d/restore']);
+  expect(sent[1]).toEqual({ parent: 3, document: named('Mine, more') });
+  expect(saving.state()).toBe('kept');
 });
 
 test('a refused design is said and never silently dropped', () => {

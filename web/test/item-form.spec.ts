@@ -40,7 +40,7 @@ describe('the form', () => {
       typeInto(labelled(root, label), text);
       await fixture.whenStable();
     };
-    return { root, type, put: memory.putItem };
+    return { root, type, put: memory.putItem, move: memory.moveItem };
   }
 
   test('another cut brings its usual flake along', async () => {
@@ -70,7 +70,10 @@ describe('the form', () => {
   test('a film is counted in sheets, a pearl measured by its scoop', async () => {
     const film = await form(startingItem('film', 'x'));
     await film.type('Left', '4');
-    expect(film.put.mock.lastCall?.[0]).toMatchObject({ kind: 'film', left: 4 });
+    expect(film.move.mock.lastCall).toEqual(['x', { why: 'counted anew', amount: 4 }]);
+    await film.type('Left', '-4');
+    expect(film.root.querySelector('[role=alert]')?.textContent).toMatch(/0 or more/);
+    expect(film.move).toHaveBeenCalledTimes(1);
     expect(film.root.textContent).toContain('sheets');
     TestBed.resetTestingModule();
     const pearl = await form(startingItem('pearl', 'x'));

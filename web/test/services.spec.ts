@@ -9,10 +9,10 @@ import { WorkshopMemory } from '../src/app/services/workshop';
 import { cup } from './workshop';
 
 let http: HttpTestingController;
-let notices: { failed: jest.Mock; undoable: jest.Mock };
+let notices: { failed: jest.Mock; undoable: jest.Mock; offer: jest.Mock };
 
 beforeEach(() => {
-  notices = { failed: jest.fn(), undoable: jest.fn() };
+  notices = { failed: jest.fn(), undoable: jest.fn(), offer: jest.fn() };
   TestBed.configureTestingModule({
     providers: [provideHttpClient(), provideHttpClientTesting(), { provide: Notices, useValue: notices }],
   });
@@ -65,13 +65,14 @@ describe('what the server says', () => {
 
 describe('the workshop’s memory', () => {
   const jar = startingItem('glitter', 'jar');
+  const kept = (document: ShelfItem, revision = 1) => ({ id: document.id, document, revision });
   const loaded = (shelf: readonly ShelfItem[] = [jar]) => {
     const memory = TestBed.inject(WorkshopMemory);
     memory.load();
-    http.expectOne('/api/workshop').flush(defaultSettings);
-    http.expectOne('/api/shelf').flush(shelf);
-    http.expectOne('/api/shelf/gone').flush([startingItem('paint', 'long-gone')]);
-    http.expectOne('/api/cups').flush([{ id: 'c', cup }]);
+    http.expectOne('/api/workshop').flush({ document: defaultSettings, revision: 1 });
+    http.expectOne('/api/shelf').flush(shelf.map((item) => kept(item)));
+    http.expectOne('/api/shelf/gone').flush([kept(startingItem('paint', 'long-gone'))]);
+    http.expectOne('/api/cups').flush([{ id: 'c', document: cup, revision: 1 }]);
     return memory;
   };
 
@@ -92,10 +93,48 @@ describe('the workshop’s memory', () => {
   test('replaces a jar it knows and adds one it doesn’t', () => {
     const memory = loaded();
     memory.putItem({ ...jar, name: 'Gorse' }).subscribe();
-    http.expectOne('/api/shelf/jar?why=counted%20anew').flush({ ...jar, name: 'Gorse' });
-    memory.putItem(startingItem('ink', 'ink')).subscribe();
-    http.expectOne('/api/shelf/ink?why=counted%20anew').flush(startingItem('ink', 'ink'));
+    http.expectOne('/api/shelf/jar').flush(kept({ ...jar, name: 'Gorse' }, 2));
+    const ink = startingItem('ink', 'ink');
+    memory.putItem(ink).subscribe();
+    http.expectOne('/api/shelf/ink').flush(kept(ink));
     expect(memory.shelf().map((item) => item.name)).toEqual(['Gorse', 'New ink']);
+  });
+  test('what is typed quickly goes out in its order, one at a time, each on top of the last; no reply takes typing back', () => {
+    const memory = loaded();
+    const named = (name: string) => memory.putItem({ ...jar, name }).subscribe();
+    named('G');
+    named('Go');
+    named('Gorse');
+    const first = http.expectOne('/api/shelf/jar');
+    expect(first.request.body).toMatchObject({ parent: 1, document: { name: 'G' } });
+    first.flush(kept({ ...jar, name: 'G' }, 2));
+    expect(memory.shelf()[0].name).toBe('Gorse');
+    const second = http.expectOne('/api/shelf/jar');
+    expect(second.request.body).toMatchObject({ parent: 2, document: { name: 'Gorse' } });
+    second.flush(kept({ ...jar, name: 'Gorse', left: 4 }, 3));
+    expect(memory.shelf()[0]).toMatchObject({ name: 'Gorse', left: 4 });
+  });
+  test('where another window was faster its version is shown, and one’s own is one press away', () => {
+    const memory = loaded();
+    memory.putItem({ ...jar, name: 'Mine' }).subscribe();
+    const problem = { title: 't', status: 409, detail: 'd', latest: kept({ ...jar, name: 'Theirs' }, 4) };
+    http.expectOne('/api/shelf/jar').flush(problem, { status: 409, statusText: '' });
+    expect(memory.shelf()[0].name).toBe('Theirs');
+    const [sentence, , useMine] = notices.offer.mock.lastCall as [string, string, () => void];
+    expect(sentence).toContain('Theirs was changed in another window');
+    useMine();
+    const again = http.expectOne('/api/shelf/jar');
+    expect(again.request.body).toMatchObject({ parent: 4, document: { name: 'Mine' } });
+    again.flush(kept({ ...jar, name: 'Mine' }, 5));
+    expect(memory.shelf()[0].name).toBe('Mine');
+  });
+  test('a count is a movement; only the count of the jar moves', () => {
+    const memory = loaded();
+    memory.moveItem('jar', { why: 'spilt', amount: 2 }).subscribe();
+    const moved = http.expectOne('/api/shelf/jar/movements');
+    expect(moved.request.body).toEqual({ why: 'spilt', amount: 2 });
+    moved.flush(kept({ ...jar, name: 'As it was', left: 8 }));
+    expect(memory.shelf()).toEqual([{ ...jar, left: 8 }]);
   });
   test('takes a jar off only once the server has, and offers the way back', () => {
     const memory = loaded();
@@ -106,7 +145,7 @@ describe('the workshop’s memory', () => {
     expect(memory.gone().map(({ id }) => id)).toEqual(['jar', 'long-gone']);
     const [, undo] = notices.undoable.mock.lastCall as [string, () => void];
     undo();
-    http.expectOne({ method: 'PUT', url: '/api/shelf/jar?why=counted%20anew' }).flush(jar);
+    http.expectOne({ method: 'POST', url: '/api/shelf/jar/restore' }).flush(kept(jar));
     expect(memory.shelf()).toEqual([jar]);
     expect(memory.gone().map(({ id }) => id)).toEqual(['long-gone']);
   });
@@ -114,7 +153,9 @@ describe('the workshop’s memory', () => {
     const memory = loaded();
     const items = [startingItem('paint', 'new'), { ...jar, left: 7 }];
     memory.putItems(items).subscribe();
-    http.expectOne('/api/shelf/many').flush(null);
+    const sent = http.expectOne('/api/shelf/many');
+    expect(sent.request.body).toMatchObject([{ parent: null }, { parent: 1 }]);
+    sent.flush(items.map((item) => kept(item)));
     expect(memory.shelf().map(({ id, left }) => [id, left])).toEqual([
       ['jar', 7],
       ['new', null],

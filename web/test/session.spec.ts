@@ -117,12 +117,17 @@ test('theirs is taken only when told, and ours stays one undo away', async () =>
 
 test('another window’s save is followed only while nothing is unsaved here', async () => {
   await open();
+  session.change(named('Earlier'));
+  session.undo();
+  session.saving.state.set('kept');
   const newer = { ...stored, document: { ...design, name: 'Newer' }, revision: 5 };
   stored = newer;
   QuietChannel.latest?.onmessage?.({ data: { id: 'other', revision: 9 } });
   expect(name()).toBe('Design');
   QuietChannel.latest?.onmessage?.({ data: { id: 'd', revision: 5 } });
   expect(name()).toBe('Newer');
+  // Undo would put an older document over what that window kept.
+  expect(session.canUndo()).toBe(false);
   session.change(named('Mine'));
   stored = { ...newer, document: { ...design, name: 'Newest' }, revision: 6 };
   QuietChannel.latest?.onmessage?.({ data: { id: 'd', revision: 6 } });

@@ -63,6 +63,8 @@ export function memoryStub() {
     units: computed(() => settings().units),
     workshop: computed(() => ({ settings: settings(), shelf: [...items()] })),
     putItem: jest.fn((item: ShelfItem) => of(item)),
+    addItem: jest.fn((item: ShelfItem) => of(item)),
+    moveItem: jest.fn((id: string) => of(items().find((one) => one.id === id))),
   };
 }
 

@@ -1,6 +1,9 @@
 import * as z from 'zod';
+import { idText } from '../units';
 
-export const areaIdSchema = z.string().trim().min(1, 'An area needs an id.').max(64).brand<'AreaId'>();
+export const areaIdSchema = idText('An area needs an id.')
+  .refine((id) => !id.includes('/'), 'An area’s id has no “/”: pots and bare places are named with it. Choose another.')
+  .brand<'AreaId'>();
 export type AreaId = z.infer<typeof areaIdSchema>;
 
 /** What every area has, whatever its shape. */

@@ -26,9 +26,10 @@ export interface Ground {
 /** Each place by its area's id, and the three that no area covers. */
 export type Grounds = Readonly<Record<string, Ground>>;
 
-export const LEFT_OVER = 'left-over';
-export const BARE_BASE = 'base-bare';
-export const BARE_GRIP = 'grip-bare';
+/* With a “/”, which no area's id has. */
+export const LEFT_OVER = '/left-over';
+export const BARE_BASE = '/base-bare';
+export const BARE_GRIP = '/grip-bare';
 
 /** The wall as it comes, by the colour it is seen in. */
 export const bareGround = (hex: string): Ground => ({

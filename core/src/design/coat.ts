@@ -1,8 +1,9 @@
 import * as z from 'zod';
 import { shelfItemIdSchema } from '../stock';
 import { areaIdSchema } from '../areas';
+import { idText } from '../units';
 
-export const coatIdSchema = z.string().trim().min(1, 'A coat needs an id.').max(64).brand<'CoatId'>();
+export const coatIdSchema = idText('A coat needs an id.').brand<'CoatId'>();
 export type CoatId = z.infer<typeof coatIdSchema>;
 
 /** Where a coat goes: everywhere that is coated, or on chosen areas. */

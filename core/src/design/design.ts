@@ -1,12 +1,13 @@
 import * as z from 'zod';
 import { areaFaults, areaSchema } from '../areas';
+import { idText } from '../units';
 import { cupKinds, cupSchema } from '../vessel';
 import { blendSchema } from './blend';
 import { coatSchema } from './coat';
 import { fadeSchema } from './fade';
 import { DESIGN_VERSION, upgradeDesign } from './upgrade';
 
-export const designIdSchema = z.string().trim().min(1, 'A design needs an id.').max(64).brand<'DesignId'>();
+export const designIdSchema = idText('A design needs an id.').brand<'DesignId'>();
 export type DesignId = z.infer<typeof designIdSchema>;
 
 export const designNameSchema = z

@@ -1,8 +1,9 @@
 import * as z from 'zod';
 import { hexSchema } from '../colour';
 import { shelfItemIdSchema } from '../stock';
+import { idText } from '../units';
 
-export const paletteIdSchema = z.string().trim().min(1, 'A palette needs an id.').max(64).brand<'PaletteId'>();
+export const paletteIdSchema = idText('A palette needs an id.').brand<'PaletteId'>();
 export type PaletteId = z.infer<typeof paletteIdSchema>;
 
 /** What a colour is mixed of. Jars keep the name they had, so that it can be read when one is gone. Amounts ml. */

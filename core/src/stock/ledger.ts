@@ -21,18 +21,28 @@ export class LedgerError extends Error {
   override readonly name = 'LedgerError';
 }
 
+/** So much came or went, and why. The amount is ml (of a film, sheets); null when nobody keeps count any more. */
+export const movementSchema = z.strictObject({
+  why: whySchema,
+  amount: z
+    .number({ error: 'Type how much, as a figure of 0 or more; the reason says which way it went.' })
+    .min(0, 'Type how much, as a figure of 0 or more; the reason says which way it went.')
+    .max(100000, 'That is more than any shelf holds.')
+    .nullable(),
+});
+export type Movement = z.infer<typeof movementSchema>;
+
 /**
- * An item after so many ml came or went: bought adds, counted anew is what there is, all else takes.
- * @param ml 0 or more
- * @throws LedgerError when more goes than there is, or the amount is none
+ * An item after a movement: bought adds, counted anew is what there is, all else takes.
+ * @throws LedgerError when more goes than there is, or more comes than a shelf holds
  */
-export function afterChange<Item extends ShelfItem>(item: Item, why: string, ml: number): Item {
-  if (!(ml >= 0))
-    throw new LedgerError(`Type how many ${countedIn(item)}, as a figure of 0 or more; the reason says which way it went.`);
-  const left = tidy(why === 'counted anew' ? ml : (item.left ?? 0) + (why === 'bought' ? ml : -ml));
+export function afterMovement<Item extends ShelfItem>(item: Item, { why, amount }: Movement): Item {
+  if (amount === null) return { ...item, left: null };
+  const left = tidy(why === 'counted anew' ? amount : (item.left ?? 0) + (why === 'bought' ? amount : -amount));
   if (left < 0)
     throw new LedgerError(
-      `There are ${item.left ?? 0} ${countedIn(item)} of ${item.name}; ${ml} can’t go. Count it anew if there is more.`,
+      `There are ${item.left ?? 0} ${countedIn(item)} of ${item.name}; ${amount} can’t go. Count it anew if there is more.`,
     );
+  if (left > 100000) throw new LedgerError('That is more than any shelf holds.');
   return { ...item, left };
 }

@@ -1,9 +1,10 @@
 import * as z from 'zod';
 import { hexSchema } from '../colour';
 import { finishes, glitterSchema } from '../glitter';
+import { idText } from '../units';
 import { bases } from './certainty';
 
-export const shelfItemIdSchema = z.string().trim().min(1, 'An item needs an id.').max(64).brand<'ShelfItemId'>();
+export const shelfItemIdSchema = idText('An item needs an id.').brand<'ShelfItemId'>();
 export type ShelfItemId = z.infer<typeof shelfItemIdSchema>;
 
 const shared = {

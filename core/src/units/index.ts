@@ -1,4 +1,5 @@
 export * from './units';
+export * from './id-text';
 export * from './rounding';
 export * from './wording';
 export * from './typed';

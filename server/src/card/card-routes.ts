@@ -1,6 +1,7 @@
 import { cardOf, cupDrawing, planOf } from '@aurantia/core';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
+import { byId } from '../http/id-param';
 import type { Memory } from '../memory';
 import { cardPdf } from './card-pdf';
 
@@ -10,14 +11,14 @@ export const cardRoutes: FastifyPluginAsyncZod<Memory> = async (app, { designs, 
     '/:id/card.pdf',
     {
       schema: {
-        params: z.object({ id: z.string().max(64) }),
+        params: byId,
         querystring: z.object({ paper: z.enum(['A4', 'Letter']).optional() }),
       },
     },
     async (request, reply) => {
       const { document } = await designs.newest(request.params.id);
       const settings = await workshop.settings();
-      const plan = planOf(document, { settings, shelf: [...(await shelf.all())] });
+      const plan = planOf(document, { settings, shelf: await shelf.items() });
       const pdf = await cardPdf(
         cardOf(plan, document, settings),
         cupDrawing(plan, document.cup),

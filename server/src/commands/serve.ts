@@ -1,43 +1,62 @@
 import { existsSync } from 'node:fs';
-import { homedir } from 'node:os';
-import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { createApp } from '../app';
 import { fillWithDemo } from '../demo';
 import { listenNear } from '../http/listen';
-import { memoryOf } from '../memory';
-import { openStore, StoreError } from '../store/open-store';
+import { memoryOf, type Memory } from '../memory';
+import { claimFolder } from '../store/one-program';
+import { closeStore, openStore } from '../store/open-store';
+import { backupsFolder, dataFolder, workshopFile } from './data-folder';
+import { failed } from './failed';
 
 const SCREENS = fileURLToPath(new URL('../../../web/dist/browser', import.meta.url));
-
-/** Where a workshop's memory lies when nobody says otherwise. */
-function dataFolder(): string {
-  const { AURANTIA_DATA, XDG_DATA_HOME, APPDATA } = process.env;
-  if (AURANTIA_DATA) return AURANTIA_DATA;
-  return join(XDG_DATA_HOME ?? APPDATA ?? join(homedir(), '.local', 'share'), 'aurantia');
-}
+const HOUR = 3_600_000;
 
 /** `serve [--demo]`: opens the memory, listens on this computer only, prints one address, stops cleanly. */
 async function main(): Promise<void> {
-  const store = await openStore(join(dataFolder(), 'workshop.sqlite'));
-  const memory = memoryOf(store);
+  // What this program writes is for the maker's eyes alone.
+  process.umask(0o077);
+  const claim = claimFolder(dataFolder());
+  const store = await openStore(workshopFile());
+  const memory = memoryOf(store, backupsFolder());
   if (process.argv.includes('--demo')) await fillWithDemo(memory);
+  await nameUnreadable(memory);
   const app = await createApp(memory, existsSync(SCREENS) ? SCREENS : null);
-  const port = await listenNear(app, Number(process.env['AURANTIA_PORT'] ?? 4310));
-  process.stdout.write(`Aurantia is ready: http://127.0.0.1:${port}\n`);
+  const address = await listenNear(app, Number(process.env['AURANTIA_PORT'] ?? 4310));
+  claim.at(address);
+  process.stdout.write(`Aurantia is ready: ${address}\n`);
+  await backUp(memory);
+  const daily = setInterval(() => void backUp(memory), HOUR);
   let stopping = false;
   for (const signal of ['SIGINT', 'SIGTERM'] as const) {
     process.on(signal, () => {
       if (stopping) return;
       stopping = true;
-      void app.close().then(() => store.destroy());
+      clearInterval(daily);
+      void app
+        .close()
+        .then(() => closeStore(store))
+        .then(() => claim.free());
     });
   }
 }
 
-main().catch((error: unknown) => {
-  process.stderr.write(
-    `${error instanceof StoreError ? error.message : error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`,
-  );
-  process.exitCode = 1;
-});
+async function nameUnreadable({ unreadable }: Memory): Promise<void> {
+  for (const { kind, id, reason } of await unreadable.all())
+    process.stderr.write(
+      `The ${kind} “${id}” can’t be read (${reason}). All else works; save its text under Workshop, “Kept safe”.\n`,
+    );
+}
+
+/** A backup that can't be written is said and tried again in an hour: the workshop itself goes on. */
+async function backUp({ backups }: Memory): Promise<void> {
+  try {
+    await backups.makeDaily();
+  } catch (error) {
+    process.stderr.write(
+      `Today’s backup can’t be written to ${backups.folder} (${error instanceof Error ? error.message : String(error)}). Make room there, or save one elsewhere under Workshop, “Kept safe”.\n`,
+    );
+  }
+}
+
+main().catch(failed);

@@ -5,22 +5,22 @@ import {
   designFileOf,
   designFileSchema,
   designSchema,
-  type Design,
   type DesignId,
 } from '@aurantia/core';
-import { v7 } from 'uuid';
 import * as z from 'zod';
+import { byId } from '../http/id-param';
 import type { Memory } from '../memory';
 
 const kept = z.object({ document: designDocumentSchema, revision: z.int(), keptAt: z.string() });
 /** What is sent is of this version; only what comes in may be older. */
 const designFileReplySchema = z.object({ ...designFileDocumentSchema.shape, design: designDocumentSchema });
-const byId = z.object({ id: z.string().max(64) });
 const revisionNumber = z.coerce.number().int().min(1).max(1e9);
 
 /** Designs: list, open, save onto a named revision, remove and bring back, files in and out. */
-export const designsRoutes: FastifyPluginAsyncZod<Memory> = async (app, { designs, shelf, workshop }) => {
+export const designsRoutes: FastifyPluginAsyncZod<Memory> = async (app, { designs, shelf, workshop, together }) => {
   app.get('/', { schema: { response: { 200: z.array(kept) } } }, async () => [...(await designs.list())]);
+
+  app.get('/removed', { schema: { response: { 200: z.array(kept) } } }, async () => [...(await designs.removed())]);
 
   app.post('/', { schema: { body: designSchema, response: { 201: kept } } }, async (request, reply) =>
     reply.code(201).send(await designs.create(request.body)),
@@ -65,7 +65,9 @@ export const designsRoutes: FastifyPluginAsyncZod<Memory> = async (app, { design
 
   app.get('/:id/file', { schema: { params: byId, response: { 200: designFileReplySchema } } }, async (request, reply) => {
     const { document } = await designs.newest(request.params.id);
-    const file = designFileOf(document, { settings: await workshop.settings(), shelf: [...(await shelf.all())] });
+    // A jar that was taken off the shelf goes along: without it the file couldn't be read again.
+    const jars = [...(await shelf.all()), ...(await shelf.gone())].map((kept) => kept.document);
+    const file = designFileOf(document, { settings: await workshop.settings(), shelf: jars });
     const name = document.name
       .normalize('NFKD')
       .replace(/[^a-z0-9]+/gi, '-')
@@ -74,13 +76,13 @@ export const designsRoutes: FastifyPluginAsyncZod<Memory> = async (app, { design
     return reply.header('content-disposition', `attachment; filename="${name || 'design'}.aurantia.json"`).send(file);
   });
 
-  // A file from elsewhere never replaces anything: jars that are already here stay, and a design
-  // that is already here comes in as a copy.
-  app.post('/import', { schema: { body: designFileSchema, response: { 201: kept } } }, async (request, reply) => {
-    const { design, shelf: items } = request.body;
-    await shelf.addMissing(items);
-    const taken = (await designs.list()).some(({ document }) => document.id === design.id);
-    const document: Design = taken ? { ...design, id: v7() as DesignId, name: `${design.name}, copy`.slice(0, 80) } : design;
-    return reply.code(201).send(await designs.create(document));
+  // A file from elsewhere never replaces anything: jars that are already here stay, and a design that
+  // is already here comes in as a copy. It comes in whole or not at all.
+  app.post('/import', { schema: { body: designFileSchema, response: { 201: kept } } }, async ({ body }, reply) => {
+    const brought = await together(async (memory) => {
+      await memory.shelf.addMissing(body.shelf);
+      return memory.designs.bringIn(body.design);
+    });
+    return reply.code(201).send(brought);
   });
 };

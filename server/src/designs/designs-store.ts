@@ -1,6 +1,9 @@
-import { designSchema, type Design } from '@aurantia/core';
-import type { Store } from '../store/open-store';
+import { designSchema, type Design, type DesignId } from '@aurantia/core';
+import { v7 } from 'uuid';
 import { notFound, ProblemError } from '../http/problem';
+import type { Store } from '../store/open-store';
+import { readRow } from '../store/read-row';
+import { together } from '../store/together';
 
 export interface KeptDesign {
   readonly document: Design;
@@ -8,29 +11,36 @@ export interface KeptDesign {
   readonly keptAt: string;
 }
 
-const read = (row: { document: string; number: number; kept_at: string }): KeptDesign => ({
-  document: designSchema.parse(JSON.parse(row.document)),
-  revision: row.number,
-  keptAt: row.kept_at,
-});
+interface Row {
+  readonly document: string;
+  readonly number: number;
+  readonly kept_at: string;
+}
+
+/** @throws ProblemError when the row isn't a design that this program can read; it stays as it is */
+function read(row: Row): KeptDesign {
+  const { document, number: revision, kept_at: keptAt } = row;
+  const result = readRow(document, designSchema);
+  if (result.ok) return { document: result.document, revision, keptAt };
+  throw new ProblemError(
+    500,
+    'Can’t be read',
+    `Revision ${revision} of this design can’t be read (${result.reason}). It is untouched: save its text under Workshop, “Kept safe”, or open an earlier revision.`,
+  );
+}
 
 /** Designs and their revisions. A revision is only ever added. */
 export class DesignsStore {
   constructor(private readonly store: Store) {}
 
-  /** The newest revision of every design that isn't removed, newest first. */
-  async list(): Promise<readonly KeptDesign[]> {
-    const rows = await this.store
-      .selectFrom('design')
-      .innerJoin('revision', (join) =>
-        join.onRef('revision.design_id', '=', 'design.id').onRef('revision.number', '=', 'design.latest'),
-      )
-      .where('design.removed_at', 'is', null)
-      .select(['revision.document', 'revision.number', 'revision.kept_at'])
-      .orderBy('design.kept_at', 'desc')
-      .orderBy('design.id')
-      .execute();
-    return rows.map(read);
+  /** The newest revision of every design that isn't removed and can be read, newest first. */
+  list(): Promise<readonly KeptDesign[]> {
+    return this.listed(false);
+  }
+
+  /** The same of those that were removed. */
+  removed(): Promise<readonly KeptDesign[]> {
+    return this.listed(true);
   }
 
   async newest(id: string): Promise<KeptDesign> {
@@ -61,59 +71,73 @@ export class DesignsStore {
   }
 
   /** @throws ProblemError 409 when a design of this id is already kept */
-  async create(document: Design): Promise<KeptDesign> {
+  create(document: Design): Promise<KeptDesign> {
     const keptAt = new Date().toISOString();
-    await this.store.transaction().execute(async (trx) => {
-      const taken = await trx.selectFrom('design').where('id', '=', document.id).select('id').executeTakeFirst();
+    return together(this.store, async (within) => {
+      const taken = await within.selectFrom('design').where('id', '=', document.id).select('removed_at').executeTakeFirst();
       if (taken)
         throw new ProblemError(
           409,
           'Already here',
-          'A design with this id is already kept. Open that one, or import this as a copy.',
+          taken.removed_at === null
+            ? 'A design with this id is already kept. Open that one, or bring this in as a file, which makes a copy.'
+            : 'A design with this id was removed. Bring it back first, or bring this in as a file.',
         );
-      await trx.insertInto('design').values({ id: document.id, latest: 1, kept_at: keptAt, removed_at: null }).execute();
-      await trx
-        .insertInto('revision')
-        .values({ design_id: document.id, number: 1, parent: null, document: JSON.stringify(document), kept_at: keptAt })
-        .execute();
+      await within.insertInto('design').values({ id: document.id, latest: 1, kept_at: keptAt, removed_at: null }).execute();
+      await addRevision(within, { document, revision: 1, keptAt }, null);
+      return { document, revision: 1, keptAt };
     });
-    return { document, revision: 1, keptAt };
   }
 
   /**
    * Adds a revision on top of the one the maker started from.
-   * @throws ProblemError 409 with both versions when another revision came in between
+   * @throws ProblemError 409 with both versions when another revision came in between; 410 when the
+   * design was removed meanwhile
    */
-  async save(document: Design, parent: number): Promise<KeptDesign> {
+  save(document: Design, parent: number): Promise<KeptDesign> {
     const keptAt = new Date().toISOString();
-    const revision = parent + 1;
-    await this.store.transaction().execute(async (trx) => {
-      const design = await trx.selectFrom('design').where('id', '=', document.id).select('latest').executeTakeFirst();
+    return together(this.store, async (within) => {
+      const design = await within
+        .selectFrom('design')
+        .where('id', '=', document.id)
+        .select(['latest', 'removed_at'])
+        .executeTakeFirst();
       if (!design) throw notFound('design');
+      if (design.removed_at !== null)
+        throw new ProblemError(
+          410,
+          'Removed',
+          'This design was removed in another window, so nothing more is kept of it. Bring it back to go on.',
+        );
       if (design.latest !== parent) {
-        const latest = await trx
-          .selectFrom('revision')
-          .where('design_id', '=', document.id)
-          .where('number', '=', design.latest)
-          .selectAll()
-          .executeTakeFirstOrThrow();
+        const latest = await new DesignsStore(within).newest(document.id);
         throw new ProblemError(
           409,
           'Changed elsewhere',
           `This design was changed in another window since revision ${parent}. Nothing was overwritten; choose which to go on with.`,
-          {
-            latest: read(latest),
-            yours: { document, parent },
-          },
+          { latest, yours: { document, parent } },
         );
       }
-      await trx
-        .insertInto('revision')
-        .values({ design_id: document.id, number: revision, parent, document: JSON.stringify(document), kept_at: keptAt })
-        .execute();
-      await trx.updateTable('design').set({ latest: revision, kept_at: keptAt }).where('id', '=', document.id).execute();
+      const kept = { document, revision: parent + 1, keptAt };
+      await addRevision(within, kept, parent);
+      return kept;
     });
-    return { document, revision, keptAt };
+  }
+
+  /**
+   * A design from elsewhere. One that is here already comes in as a copy; one that was removed comes
+   * back, with what came on top of what it was.
+   */
+  bringIn(document: Design): Promise<KeptDesign> {
+    return together(this.store, async (within) => {
+      const designs = new DesignsStore(within);
+      const here = await within.selectFrom('design').where('id', '=', document.id).selectAll().executeTakeFirst();
+      if (!here) return designs.create(document);
+      if (here.removed_at === null)
+        return designs.create({ ...document, id: v7() as DesignId, name: `${document.name.slice(0, 74)}, copy` });
+      await designs.setRemoved(document.id, false);
+      return designs.save(document, here.latest);
+    });
   }
 
   async setRemoved(id: string, removed: boolean): Promise<void> {
@@ -125,14 +149,36 @@ export class DesignsStore {
     if (numUpdatedRows === 0n) throw notFound('design');
   }
 
+  private async listed(removed: boolean): Promise<readonly KeptDesign[]> {
+    const rows = await this.withLatest()
+      .where('design.removed_at', removed ? 'is not' : 'is', null)
+      .orderBy('design.kept_at', 'desc')
+      .orderBy('design.id')
+      .execute();
+    return rows.flatMap(({ document, number: revision, kept_at: keptAt }) => {
+      const result = readRow(document, designSchema);
+      return result.ok ? [{ document: result.document, revision, keptAt }] : [];
+    });
+  }
+
   private latestRow(id: string) {
+    return this.withLatest().where('design.id', '=', id).executeTakeFirst();
+  }
+
+  private withLatest() {
     return this.store
       .selectFrom('design')
       .innerJoin('revision', (join) =>
         join.onRef('revision.design_id', '=', 'design.id').onRef('revision.number', '=', 'design.latest'),
       )
-      .where('design.id', '=', id)
-      .select(['revision.document', 'revision.number', 'revision.kept_at'])
-      .executeTakeFirst();
+      .select(['revision.document', 'revision.number', 'revision.kept_at']);
   }
+}
+
+async function addRevision(within: Store, { document, revision, keptAt }: KeptDesign, parent: number | null): Promise<void> {
+  await within
+    .insertInto('revision')
+    .values({ design_id: document.id, number: revision, parent, document: JSON.stringify(document), kept_at: keptAt })
+    .execute();
+  await within.updateTable('design').set({ latest: revision, kept_at: keptAt }).where('id', '=', document.id).execute();
 }

@@ -1,6 +1,7 @@
 import type { FastifyError, FastifyInstance, FastifyReply } from 'fastify';
 import { faultsOf } from '@aurantia/core';
 import * as z from 'zod';
+import { troubleOf } from '../store/store-error';
 
 /** What goes wrong in a reply: RFC 9457, with a sentence for a maker. */
 export const problemSchema = z.object({
@@ -35,6 +36,14 @@ export function sendProblem(reply: FastifyReply, status: number, title: string, 
     .send({ type: 'about:blank', title, status, detail, ...more });
 }
 
+/** What keeps the file from being written, and the way out; nothing of a save that met it was written. */
+const NOT_KEPT = {
+  full: 'This isn’t kept: the disk is full. Free some space; what you typed stays here and is kept once there is room.',
+  'read-only':
+    'This isn’t kept: the workshop’s file can’t be written to. Make it writable; what you typed stays here until then.',
+  locked: 'This isn’t kept: another program holds the workshop’s file. Close that one; what you typed stays here until then.',
+} as const;
+
 /** Every error leaves as a problem; what a maker can't help is logged and said plainly. */
 export function answerProblems(app: FastifyInstance): void {
   app.setErrorHandler((error: FastifyError | ProblemError | z.ZodError, request, reply) => {
@@ -42,6 +51,11 @@ export function answerProblems(app: FastifyInstance): void {
     if (error instanceof z.ZodError) {
       const faults = faultsOf(error);
       return sendProblem(reply, 422, 'Not accepted', faults[0]?.sentence ?? 'Some of this can’t be kept.', { faults });
+    }
+    const trouble = troubleOf(error);
+    if (trouble === 'full' || trouble === 'read-only' || trouble === 'locked') {
+      request.log.error(error);
+      return sendProblem(reply, 507, 'Not kept', NOT_KEPT[trouble]);
     }
     const status = 'statusCode' in error ? (error.statusCode ?? 500) : 500;
     if (status === 413)

@@ -1,52 +1,92 @@
-import { shelfItemSchema, tidy, type LedgerEntry, type ShelfItem } from '@aurantia/core';
-import { notFound } from '../http/problem';
+import {
+  afterMovement,
+  LedgerError,
+  shelfItemSchema,
+  tidy,
+  type LedgerEntry,
+  type Movement,
+  type ShelfItem,
+} from '@aurantia/core';
+import { ProblemError } from '../http/problem';
+import type { Kept } from '../store/kept';
+import { KeptDocuments } from '../store/kept-documents';
 import type { Store } from '../store/open-store';
+import { together } from '../store/together';
 
-/** What stands on the shelf. A removed jar can be put back. */
+/** A jar as it is to be kept, and the revision it started from. */
+export interface SavedItem {
+  readonly document: ShelfItem;
+  readonly parent: number | null;
+}
+
+/** What stands on the shelf. A removed jar can be put back; what is left of one changes by movements alone. */
 export class ShelfStore {
-  constructor(private readonly store: Store) {}
+  private readonly kept: KeptDocuments<ShelfItem>;
 
-  async all(): Promise<readonly ShelfItem[]> {
-    const rows = await this.store
-      .selectFrom('shelf_item')
-      .where('removed_at', 'is', null)
-      .select('document')
-      .orderBy('place')
-      .execute();
-    return rows.map((row) => shelfItemSchema.parse(JSON.parse(row.document)));
+  constructor(private readonly store: Store) {
+    this.kept = new KeptDocuments(store, 'shelf_item', 'shelf item', shelfItemSchema);
+  }
+
+  all(): Promise<readonly Kept<ShelfItem>[]> {
+    return this.kept.all();
   }
 
   /** What was taken off the shelf, the latest first: designs made with it can still be read. */
-  async gone(): Promise<ShelfItem[]> {
-    const rows = await this.store
-      .selectFrom('shelf_item')
-      .where('removed_at', 'is not', null)
-      .select('document')
-      .orderBy('removed_at', 'desc')
-      .limit(500)
-      .execute();
-    return rows.map((row) => shelfItemSchema.parse(JSON.parse(row.document)));
+  gone(): Promise<readonly Kept<ShelfItem>[]> {
+    return this.kept.gone();
   }
 
-  /** Puts items on the shelf, each in place of one with the same id, all or none; what is left anew goes into the ledger. */
-  async put(items: readonly ShelfItem[], why: string): Promise<void> {
-    await this.store.transaction().execute(async (together) => {
-      for (const item of items) {
-        const row = { kind: item.kind, document: JSON.stringify(item), removed_at: null };
-        const before = await together.selectFrom('shelf_item').where('id', '=', item.id).select('document').executeTakeFirst();
-        await together
-          .insertInto('shelf_item')
-          .values({ id: item.id, ...row })
-          .onConflict((conflict) => conflict.column('id').doUpdateSet(row))
-          .execute();
-        const had = before ? shelfItemSchema.parse(JSON.parse(before.document)).left : null;
-        if (item.left === had) continue;
-        const change = item.left === null ? null : tidy(item.left - (had ?? 0));
-        await together
-          .insertInto('ledger')
-          .values({ item_id: item.id, at: new Date().toISOString(), change, left_after: item.left, why })
-          .execute();
+  /** Everything a plan may name, as a plan wants it. */
+  async items(): Promise<ShelfItem[]> {
+    return (await this.all()).map(({ document }) => document);
+  }
+
+  /**
+   * Keeps items as they are described, all or none. What is left of one that is here already stays as
+   * counted; a new one's is its first movement.
+   * @throws ProblemError 409 with both when one was changed in between
+   */
+  put(items: readonly SavedItem[], why: string): Promise<readonly Kept<ShelfItem>[]> {
+    return together(this.store, async (within) => {
+      const shelf = new ShelfStore(within);
+      const done: Kept<ShelfItem>[] = [];
+      for (const { document, parent } of items) {
+        let had: number | null = null;
+        const kept = await shelf.kept.put(document.id, document, parent, (before) => {
+          had = before?.left ?? null;
+          return parent === null ? document : { ...document, left: had };
+        });
+        if (parent === null && document.left !== had) await shelf.note(document.id, had, document.left, why);
+        done.push(kept);
       }
+      return done;
+    });
+  }
+
+  /** Items of a table, all or none: kept as described, and counted anew where the table counts them. */
+  bringIn(items: readonly SavedItem[], why: string): Promise<readonly Kept<ShelfItem>[]> {
+    return together(this.store, async (within) => {
+      const shelf = new ShelfStore(within);
+      const done: Kept<ShelfItem>[] = [];
+      for (const item of items) {
+        const [kept] = await shelf.put([item], why);
+        const { left } = item.document;
+        done.push(kept.document.left === left ? kept : await shelf.count(kept, left, why));
+      }
+      return done;
+    });
+  }
+
+  /**
+   * So much came to or went from an item as it stands now, whichever window it is said in.
+   * @throws ProblemError 422 when more goes than there is, 404 when there is no such item
+   */
+  move(id: string, movement: Movement): Promise<Kept<ShelfItem>> {
+    return together(this.store, async (within) => {
+      const shelf = new ShelfStore(within);
+      const { before, kept } = await shelf.kept.change(id, (item) => moved(item, movement));
+      if (before.left !== kept.document.left) await shelf.note(id, before.left, kept.document.left, movement.why);
+      return kept;
     });
   }
 
@@ -62,22 +102,47 @@ export class ShelfStore {
     return rows.map(({ at, change, left_after: left, why }) => ({ at, change, left, why }));
   }
 
-  /** Adds the items whose ids aren't here yet. */
-  async addMissing(items: readonly ShelfItem[]): Promise<void> {
-    if (items.length === 0) return;
-    await this.store
-      .insertInto('shelf_item')
-      .values(items.map((item) => ({ id: item.id, kind: item.kind, document: JSON.stringify(item), removed_at: null })))
-      .onConflict((conflict) => conflict.column('id').doNothing())
-      .execute();
+  /** Adds the items whose ids aren't here yet, and puts back those that were taken off the shelf. */
+  addMissing(items: readonly ShelfItem[]): Promise<void> {
+    return together(this.store, async (within) => {
+      const shelf = new ShelfStore(within);
+      const here = new Set((await shelf.all()).map(({ id }) => id));
+      const gone = new Set((await shelf.gone()).map(({ id }) => id));
+      for (const item of items) {
+        if (gone.has(item.id)) await shelf.setRemoved(item.id, false);
+        else if (!here.has(item.id)) await shelf.put([{ document: item, parent: null }], 'came with a design');
+      }
+    });
   }
 
-  async setRemoved(id: string, removed: boolean): Promise<void> {
-    const { numUpdatedRows } = await this.store
-      .updateTable('shelf_item')
-      .set({ removed_at: removed ? new Date().toISOString() : null })
-      .where('id', '=', id)
-      .executeTakeFirst();
-    if (numUpdatedRows === 0n) throw notFound('shelf item');
+  one(id: string): Promise<Kept<ShelfItem>> {
+    return this.kept.one(id);
+  }
+
+  setRemoved(id: string, removed: boolean): Promise<void> {
+    return this.kept.setRemoved(id, removed);
+  }
+
+  private async count({ id }: Kept<ShelfItem>, left: number | null, why: string): Promise<Kept<ShelfItem>> {
+    const { before, kept } = await this.kept.change(id, (item) => ({ ...item, left }));
+    await this.note(id, before.left, left, why);
+    return kept;
+  }
+
+  private async note(id: string, had: number | null, left: number | null, why: string): Promise<void> {
+    const change = left === null ? null : tidy(left - (had ?? 0));
+    await this.store
+      .insertInto('ledger')
+      .values({ item_id: id, at: new Date().toISOString(), change, left_after: left, why })
+      .execute();
+  }
+}
+
+function moved(item: ShelfItem, movement: Movement): ShelfItem {
+  try {
+    return afterMovement(item, movement);
+  } catch (error) {
+    if (error instanceof LedgerError) throw new ProblemError(422, 'Not accepted', error.message);
+    throw error;
   }
 }

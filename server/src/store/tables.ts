@@ -11,9 +11,17 @@ export interface Tables {
     document: string;
     kept_at: string;
   };
-  shelf_item: { id: string; kind: string; document: string; place: Generated<number>; removed_at: string | null };
-  cup: { id: string; document: string; place: Generated<number>; removed_at: string | null };
-  palette: { id: string; document: string; place: Generated<number>; removed_at: string | null };
+  shelf_item: {
+    id: string;
+    kind: string;
+    document: string;
+    place: Generated<number>;
+    removed_at: string | null;
+    revision: Generated<number>;
+  };
+  cup: { id: string; document: string; place: Generated<number>; removed_at: string | null; revision: Generated<number> };
+  palette: { id: string; document: string; place: Generated<number>; removed_at: string | null; revision: Generated<number> };
   ledger: { row: Generated<number>; item_id: string; at: string; change: number | null; left_after: number | null; why: string };
-  workshop: { id: 1; settings: string };
+  set_aside: { row: Generated<number>; kind: string; id: string; document: string; at: string };
+  workshop: { id: 1; settings: string; revision: Generated<number> };
 }

@@ -2,11 +2,11 @@ import { planOf } from '@aurantia/core';
 import { templatePages, templatesOf, templateSvg, templateMeasures, usualWishes, type Template } from '@aurantia/core/templates';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
+import { byId } from '../http/id-param';
 import { ProblemError } from '../http/problem';
 import type { Memory } from '../memory';
 import { templatePdf } from './template-pdf';
 
-const byId = z.object({ id: z.string().max(64) });
 const wishes = z.object({
   what: z.string().max(140),
   gap: z.coerce.number().pipe(templateMeasures.gap).default(usualWishes.gap),
@@ -19,7 +19,7 @@ export const templateRoutes: FastifyPluginAsyncZod<Memory> = async (app, { desig
   async function drawn(id: string, query: z.infer<typeof wishes>): Promise<{ template: Template; paper: 'A4' | 'Letter' }> {
     const { document } = await designs.newest(id);
     const settings = await workshop.settings();
-    const plan = planOf(document, { settings, shelf: [...(await shelf.all())] });
+    const plan = planOf(document, { settings, shelf: await shelf.items() });
     const offer = templatesOf(document, plan).find((one) => one.id === query.what);
     if (!offer)
       throw new ProblemError(

@@ -1,11 +1,23 @@
 import { settingsSchema } from '@aurantia/core';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
+import * as z from 'zod';
 import type { Memory } from '../memory';
+import { unreadableSchema } from '../store/unreadable-rows';
 
-/** The workshop's settings. */
-export const workshopRoutes: FastifyPluginAsyncZod<Memory> = async (app, { workshop }) => {
-  app.get('/', { schema: { response: { 200: settingsSchema } } }, async () => workshop.settings());
-  app.put('/', { schema: { body: settingsSchema, response: { 200: settingsSchema } } }, async (request) =>
-    workshop.setSettings(request.body),
+const keptSettings = z.object({ document: settingsSchema, revision: z.int() });
+
+/** The workshop's settings, and what of its memory can't be read. */
+export const workshopRoutes: FastifyPluginAsyncZod<Memory> = async (app, { workshop, unreadable }) => {
+  app.get('/', { schema: { response: { 200: keptSettings } } }, () => workshop.kept());
+  app.put(
+    '/',
+    {
+      schema: {
+        body: z.strictObject({ parent: z.int().min(0), document: settingsSchema }),
+        response: { 200: keptSettings },
+      },
+    },
+    ({ body }) => workshop.setSettings(body.document, body.parent),
   );
+  app.get('/unreadable', { schema: { response: { 200: z.array(unreadableSchema) } } }, () => unreadable.all());
 };

@@ -2,10 +2,12 @@ import type { Migration } from 'kysely';
 import * as firstTables from './2026-11-25-first-tables';
 import * as ledger from './2026-11-25-ledger';
 import * as palettes from './2026-11-25-palettes';
+import * as revisions from './2026-11-26-revisions';
 
 /** In the order of their dates; a landed one is never edited. */
 export const migrations: Record<string, Migration> = {
   '2026-11-25-first-tables': firstTables,
   '2026-11-25-ledger': ledger,
   '2026-11-25-palettes': palettes,
+  '2026-11-26-revisions': revisions,
 };

@@ -8,7 +8,7 @@ import { DesignList, keptDesignSchema, type KeptDesign } from '../services/desig
 import { Drafts } from '../services/drafts';
 import { Notices } from '../services/notices';
 
-export type SavingState = 'kept' | 'keeping' | 'offline' | 'conflict' | 'refused';
+export type SavingState = 'kept' | 'keeping' | 'offline' | 'conflict' | 'refused' | 'removed' | 'no room';
 
 const conflictSchema = z.object({ latest: keptDesignSchema });
 
@@ -39,7 +39,7 @@ export class Autosave {
   constructor() {
     const back = merge(fromEvent(window, 'online'), interval(TRY_AGAIN)).pipe(
       takeUntilDestroyed(),
-      filter(() => this.state() === 'offline'),
+      filter(() => this.state() === 'offline' || this.state() === 'no room'),
     );
     // Leaving the workspace ends the typing at once: what waited is sent, and a save under way is
     // let finish.
@@ -63,13 +63,14 @@ export class Autosave {
     this.waiting = document;
     void this.drafts.keep(document.id, { parent, document });
     if (this.state() === 'conflict') return;
-    if (this.state() !== 'offline') this.state.set('keeping');
+    if (this.state() === 'removed') return;
+    if (this.state() !== 'offline' && this.state() !== 'no room') this.state.set('keeping');
     this.typed$.next();
   }
 
   private save() {
     const document = this.waiting;
-    if (!document || this.state() === 'conflict') return EMPTY;
+    if (!document || this.state() === 'conflict' || this.state() === 'removed') return EMPTY;
     this.waiting = null;
     return this.api.put(`designs/${encodeURIComponent(document.id)}`, { parent: this.parent, document }, keptDesignSchema).pipe(
       concatMap((kept) => {
@@ -92,6 +93,17 @@ export class Autosave {
     );
   }
 
+  /** A design that was removed elsewhere while it was worked on here comes back, with what was typed since. */
+  bringBack(id: string): void {
+    this.api.post(`designs/${encodeURIComponent(id)}/restore`, {}, keptDesignSchema).subscribe({
+      next: () => {
+        this.state.set('keeping');
+        this.typed$.next();
+      },
+      error: (error: unknown) => this.notices.failed(error),
+    });
+  }
+
   private noteKept(kept: KeptDesign): void {
     this.parent = kept.revision;
     this.revision.set(kept.revision);
@@ -102,6 +114,17 @@ export class Autosave {
   private stumble(error: unknown, sent: Design): void {
     if (error instanceof ApiError && error.offline) {
       this.state.set('offline');
+      return;
+    }
+    // The memory can't write just now (a full disk, a locked file): what was typed waits, and is tried again.
+    if (error instanceof ApiError && error.problem.status === 507) {
+      if (this.state() !== 'no room') this.notices.failed(error);
+      this.state.set('no room');
+      return;
+    }
+    if (error instanceof ApiError && error.problem.status === 410) {
+      this.state.set('removed');
+      this.notices.offer(error.problem.detail, 'Bring it back', () => this.bringBack(sent.id));
       return;
     }
     const newer = error instanceof ApiError && error.problem.status === 409 ? conflictSchema.safeParse(error.problem) : null;

@@ -256,7 +256,10 @@ export class DesignSession {
       if (this.saving.state() !== 'kept') return;
       this.saving.start(kept);
       this.document.set(kept.document);
-      this.notices.say(`Changed in another window: this is revision ${kept.revision} now.`);
+      // The steps back lead to what that window changed: going them would write over it.
+      this.past.set([]);
+      this.future.set([]);
+      this.notices.say(`Changed in another window: this is revision ${kept.revision} now, and Undo begins anew.`);
     });
   }
 }

@@ -123,6 +123,10 @@ export class Workspace {
         return 'not reached; kept in this browser, trying again';
       case 'conflict':
         return 'changed in another window';
+      case 'removed':
+        return 'removed in another window';
+      case 'no room':
+        return 'can’t be written just now; kept in this browser, trying again';
       case 'refused':
         return 'not kept; see below';
     }

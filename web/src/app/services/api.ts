@@ -40,6 +40,11 @@ export class Api {
     return this.read(this.http.put<unknown>(`/api/${path}`, body), schema);
   }
 
+  sendZip<T>(path: string, zip: Blob, schema: z.ZodType<T>): Observable<T> {
+    const headers = { 'content-type': 'application/zip' };
+    return this.read(this.http.post<unknown>(`/api/${path}`, zip, { headers }), schema);
+  }
+
   remove(path: string): Observable<unknown> {
     return this.read(this.http.delete<unknown>(`/api/${path}`), z.unknown());
   }

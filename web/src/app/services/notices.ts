@@ -15,6 +15,11 @@ export class Notices {
     this.bar.open(sentence, 'Undo', { duration: 9000 }).onAction().subscribe(undo);
   }
 
+  /** Says something and offers one way to go on from it. */
+  offer(sentence: string, label: string, go: () => void): void {
+    this.bar.open(sentence, label, { duration: 20000 }).onAction().subscribe(go);
+  }
+
   failed(error: unknown, retry?: () => void): void {
     const sentence =
       error instanceof ApiError

@@ -7,45 +7,98 @@ import {
   shelfItemSchema,
   type Cup,
   type LedgerEntry,
+  type Movement,
   type Settings,
   type ShelfItem,
   type Workshop,
 } from '@aurantia/core';
-import { forkJoin, tap, type Observable } from 'rxjs';
+import { catchError, EMPTY, forkJoin, map, tap, type Observable } from 'rxjs';
 import * as z from 'zod';
 import { Api } from './api';
+import { KeptList } from './kept-list';
 import { Notices } from './notices';
+import { keptElsewhere, keptSchema, OrderedSaving } from './ordered-saving';
 
-const keptCupSchema = z.object({ id: z.string(), cup: cupSchema });
-export type KeptCup = z.infer<typeof keptCupSchema>;
+export interface KeptCup {
+  readonly id: string;
+  readonly cup: Cup;
+}
+
+const keptItem = keptSchema(shelfItemSchema).extend({ id: z.string() });
+const keptSettings = keptSchema(settingsSchema);
+
+/** The shelf as this page knows it; what is left of a jar changes by movements alone. */
+class Shelf extends KeptList<ShelfItem> {
+  constructor() {
+    super('shelf', shelfItemSchema, ({ name }) => name);
+  }
+
+  add(item: ShelfItem, why: string): Observable<ShelfItem> {
+    const path = `${this.address(item.id)}?why=${encodeURIComponent(why)}`;
+    return this.api.put(path, { parent: null, document: item }, keptItem).pipe(
+      tap((kept) => this.take(item.id, kept)),
+      map(({ document }) => document),
+    );
+  }
+
+  move(id: string, movement: Movement): Observable<ShelfItem> {
+    return this.api.post(`${this.address(id)}/movements`, movement, keptItem).pipe(
+      tap((kept) => this.counted(id, kept.document.left)),
+      map(({ document }) => document),
+    );
+  }
+
+  bringIn(items: readonly ShelfItem[]): Observable<unknown> {
+    const known = new Set(this.entries().map(({ id }) => id));
+    const saved = items.map((document) => ({
+      document,
+      parent: known.has(document.id) ? this.saving.revisionOf(document.id) : null,
+    }));
+    return this.api
+      .post(`shelf/many`, saved, z.array(keptItem))
+      .pipe(tap((kept) => kept.forEach((one) => this.take(one.document.id, one))));
+  }
+
+  /** Only the count moves: what is being typed of the jar stays. */
+  private counted(id: string, left: number | null): void {
+    this.entries.set(this.entries().map((one) => (one.id === id ? { id, document: { ...one.document, left } } : one)));
+  }
+}
+
+class Cups extends KeptList<Cup> {
+  constructor() {
+    super('cups', cupSchema, ({ name }) => name);
+  }
+}
 
 /** The workshop as this page knows it: settings, shelf and cups. */
 @Injectable({ providedIn: 'root' })
 export class WorkshopMemory {
   private readonly api = inject(Api);
   private readonly notices = inject(Notices);
+  private readonly kept = { shelf: new Shelf(), cups: new Cups() };
+  private readonly saving = new OrderedSaving<Settings>((_, document, parent) =>
+    this.api.put('workshop', { parent: parent ?? 0, document }, keptSettings),
+  );
 
   readonly settings = signal<Settings>(defaultSettings);
-  readonly shelf = signal<readonly ShelfItem[]>([]);
+  readonly shelf = computed(() => this.kept.shelf.entries().map(({ document }) => document));
   /** taken off the shelf; designs made with it still name it */
-  readonly gone = signal<readonly ShelfItem[]>([]);
-  readonly cups = signal<readonly KeptCup[]>([]);
+  readonly gone = computed(() => this.kept.shelf.goneEntries().map(({ document }) => document));
+  readonly cups = computed<readonly KeptCup[]>(() => this.kept.cups.entries().map(({ id, document }) => ({ id, cup: document })));
   readonly loaded = signal(false);
   readonly units = computed(() => this.settings().units);
-  readonly workshop = computed<Workshop>(() => ({ settings: this.settings(), shelf: [...this.shelf()] }));
+  readonly workshop = computed<Workshop>(() => ({ settings: this.settings(), shelf: this.shelf() }));
 
   load(): void {
     forkJoin({
-      settings: this.api.get('workshop', settingsSchema),
-      shelf: this.api.get('shelf', z.array(shelfItemSchema)),
-      gone: this.api.get('shelf/gone', z.array(shelfItemSchema)),
-      cups: this.api.get('cups', z.array(keptCupSchema)),
+      settings: this.api.get('workshop', keptSettings),
+      shelf: this.kept.shelf.fetch(),
+      gone: this.kept.shelf.fetchGone(),
+      cups: this.kept.cups.fetch(),
     }).subscribe({
-      next: ({ settings, shelf, gone, cups }) => {
-        this.gone.set(gone);
-        this.settings.set(settings);
-        this.shelf.set(shelf);
-        this.cups.set(cups);
+      next: ({ settings }) => {
+        this.takeSettings(settings);
         this.loaded.set(true);
       },
       error: (error: unknown) => this.notices.failed(error, () => this.load()),
@@ -57,37 +110,44 @@ export class WorkshopMemory {
     const before = this.settings();
     const wanted = { ...before, ...change };
     this.settings.set(wanted);
-    this.api.put('workshop', wanted, settingsSchema).subscribe({
+    this.saving.save('settings', wanted).subscribe({
       error: (error: unknown) => {
-        this.settings.set(before);
+        const theirs = keptElsewhere(error, settingsSchema);
+        if (theirs) {
+          this.takeSettings(theirs);
+          const sentence = 'The workshop was changed in another window; that is shown now.';
+          this.notices.offer(sentence, 'Use mine', () => this.changeSettings(change));
+          return;
+        }
+        if (this.settings() === wanted) this.settings.set(before);
         this.notices.failed(error);
       },
     });
   }
 
-  /** @param why goes into the ledger when what is left changes */
-  putItem(item: ShelfItem, why = 'counted anew'): Observable<ShelfItem> {
-    return this.api.put(`shelf/${encodeURIComponent(item.id)}?why=${encodeURIComponent(why)}`, item, shelfItemSchema).pipe(
-      tap((kept) => {
-        const others = this.shelf();
-        this.gone.set(this.gone().filter(({ id }) => id !== kept.id));
-        this.shelf.set(
-          others.some(({ id }) => id === kept.id) ? others.map((one) => (one.id === kept.id ? kept : one)) : [...others, kept],
-        );
+  /** Keeps what is known of an item; what is left of one that is here already stays as counted. */
+  putItem(item: ShelfItem): Observable<ShelfItem> {
+    return this.kept.shelf.put(item.id, item);
+  }
+
+  /** A new item, and where what is in it came from. */
+  addItem(item: ShelfItem, why: string): Observable<ShelfItem> {
+    return this.kept.shelf.add(item, why);
+  }
+
+  /** So much came or went. @returns the item as counted now; nothing when it can't be, which is said already */
+  moveItem(id: string, movement: Movement): Observable<ShelfItem> {
+    return this.kept.shelf.move(id, movement).pipe(
+      catchError((error: unknown) => {
+        this.notices.failed(error);
+        return EMPTY;
       }),
     );
   }
 
   /** Many at once, all or none. */
   putItems(items: readonly ShelfItem[]): Observable<unknown> {
-    return this.api.post('shelf/many', items, z.unknown()).pipe(
-      tap(() => {
-        const ids = new Map(items.map((item) => [item.id, item]));
-        const others = this.shelf();
-        const known = new Set(others.map(({ id }) => id));
-        this.shelf.set([...others.map((one) => ids.get(one.id) ?? one), ...items.filter(({ id }) => !known.has(id))]);
-      }),
-    );
+    return this.kept.shelf.bringIn(items);
   }
 
   ledger(id: string): Observable<readonly LedgerEntry[]> {
@@ -95,38 +155,23 @@ export class WorkshopMemory {
   }
 
   removeItem(item: ShelfItem): void {
-    this.api.remove(`shelf/${encodeURIComponent(item.id)}`).subscribe({
-      next: () => {
-        this.shelf.set(this.shelf().filter(({ id }) => id !== item.id));
-        this.gone.set([item, ...this.gone()]);
-        this.notices.undoable(`${item.name} is off the shelf.`, () =>
-          this.putItem(item).subscribe({ error: (error: unknown) => this.notices.failed(error) }),
-        );
-      },
-      error: (error: unknown) => this.notices.failed(error),
-    });
+    this.kept.shelf.remove(item.id, `${item.name} is off the shelf.`);
+  }
+
+  bringItemBack(id: string): void {
+    this.kept.shelf.bringBack(id);
   }
 
   putCup(id: string, cup: Cup): Observable<KeptCup> {
-    return this.api.put(`cups/${encodeURIComponent(id)}`, cup, keptCupSchema).pipe(
-      tap((kept) => {
-        const others = this.cups();
-        this.cups.set(
-          others.some((one) => one.id === id) ? others.map((one) => (one.id === id ? kept : one)) : [...others, kept],
-        );
-      }),
-    );
+    return this.kept.cups.put(id, cup).pipe(map((kept) => ({ id, cup: kept })));
   }
 
   removeCup({ id, cup }: KeptCup): void {
-    this.api.remove(`cups/${encodeURIComponent(id)}`).subscribe({
-      next: () => {
-        this.cups.set(this.cups().filter((one) => one.id !== id));
-        this.notices.undoable(`${cup.name} is gone from the cups.`, () =>
-          this.putCup(id, cup).subscribe({ error: (error: unknown) => this.notices.failed(error) }),
-        );
-      },
-      error: (error: unknown) => this.notices.failed(error),
-    });
+    this.kept.cups.remove(id, `${cup.name} is gone from the cups.`);
+  }
+
+  private takeSettings({ document, revision }: { document: Settings; revision: number }): void {
+    this.saving.note('settings', revision);
+    this.settings.set(document);
   }
 }

@@ -92,9 +92,8 @@ export class CupStage {
 
   protected keep(): void {
     const known = this.cups().find(({ cup }) => cup.name === this.design().cup.name);
-    this.memory.putCup(known?.id ?? v7(), this.design().cup).subscribe({
-      next: ({ cup }) => this.notices.say(`${cup.name} is with the cups now.`),
-      error: (error: unknown) => this.notices.failed(error),
-    });
+    this.memory
+      .putCup(known?.id ?? v7(), this.design().cup)
+      .subscribe(({ cup }) => this.notices.say(`${cup.name} is with the cups now.`));
   }
 }

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { MatMenuModule } from '@angular/material/menu';
 import { countText, planOf, startingDesign, typicalCups, volumeCheck, type Cup } from '@aurantia/core';
 import { cupsCsv, cupsJson, readCups } from '@aurantia/core/cups-file';
-import { concatMap, from, last } from 'rxjs';
+import { concatMap, from, toArray } from 'rxjs';
 import { v7 } from 'uuid';
 import { CupFigure } from '../../parts/cup-view/cup-figure';
 import { CupSheet } from '../../parts/cup-sheet/cup-sheet';
@@ -73,19 +73,17 @@ export class CupsPlace {
     from(read.cups.map((cup, index) => ({ cup, id: index === 0 ? first : v7() })))
       .pipe(
         concatMap(({ id, cup }) => this.memory.putCup(id, cup)),
-        last(),
+        toArray(),
       )
-      .subscribe({
-        next: () => {
-          this.picked.set(first);
-          this.notices.say(`${countText(read.cups.length, 'cup')} came in from ${file.name}.`);
-        },
-        error: (error: unknown) => this.notices.failed(error),
+      .subscribe((kept) => {
+        if (kept.length === 0) return;
+        this.picked.set(first);
+        this.notices.say(`${countText(kept.length, 'cup')} came in from ${file.name}.`);
       });
   }
 
   protected keep(id: string, cup: Cup): void {
-    this.memory.putCup(id, cup).subscribe({ error: (error: unknown) => this.notices.failed(error) });
+    this.memory.putCup(id, cup).subscribe();
   }
 
   protected remove(): void {

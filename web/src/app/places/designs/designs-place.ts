@@ -17,6 +17,7 @@ import { v7 } from 'uuid';
 import { CupFigure } from '../../parts/cup-view/cup-figure';
 import { MaterialGlyph } from '../../parts/glyphs/material-glyph';
 import { DesignList, type KeptDesign } from '../../services/designs';
+import { KeptSafe } from '../../services/kept-safe';
 import { Notices } from '../../services/notices';
 import { WorkshopMemory } from '../../services/workshop';
 
@@ -62,8 +63,12 @@ export class DesignsPlace {
       .map(({ item, left }) => ({ item, left: amountText(left, this.memory.units(), gramsPerMl(item.flake)) })),
   );
 
+  private readonly safe = inject(KeptSafe);
+  protected readonly unreadable = computed(() => this.safe.unreadable().length);
+
   constructor() {
     this.list.load();
+    this.safe.lookForUnreadable();
   }
 
   protected begin(): void {

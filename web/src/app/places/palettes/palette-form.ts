@@ -114,6 +114,6 @@ export class PaletteForm {
   private put(palette: Palette): void {
     this.draft.set(palette);
     if (this.faults().length > 0) return;
-    this.palettes.put(palette).subscribe({ error: (error: unknown) => this.notices.failed(error) });
+    this.palettes.put(palette).subscribe();
   }
 }

@@ -3,7 +3,6 @@ import { MatMenuModule } from '@angular/material/menu';
 import { RouterLink } from '@angular/router';
 import { paletteOfShelf, readPalette, type Palette, type PaletteId } from '@aurantia/core/palettes';
 import { v7 } from 'uuid';
-import { Notices } from '../../services/notices';
 import { Palettes } from '../../services/palettes';
 import { WorkshopMemory } from '../../services/workshop';
 import { PaletteForm } from './palette-form';
@@ -20,7 +19,6 @@ import { PhotoPalette } from './photo-palette';
 export class PalettesPlace {
   private readonly palettes = inject(Palettes);
   private readonly memory = inject(WorkshopMemory);
-  private readonly notices = inject(Notices);
 
   protected readonly all = this.palettes.all;
   protected readonly loaded = this.palettes.loaded;
@@ -61,10 +59,7 @@ export class PalettesPlace {
   }
 
   private keep(palette: Palette): void {
-    this.palettes.put(palette).subscribe({
-      next: (kept) => this.pick(kept),
-      error: (error: unknown) => this.notices.failed(error),
-    });
+    this.palettes.put(palette).subscribe((kept) => this.pick(kept));
   }
 }
 

@@ -7,6 +7,7 @@ import {
   glitterKinds,
   glueWayFacts,
   glueWays,
+  movementSchema,
   shelfItemSchema,
   withCut,
   type Fault,
@@ -16,7 +17,6 @@ import { ColourField } from '../../parts/fields/colour-field';
 import { NumberField } from '../../parts/fields/number-field';
 import { Pick, type Option } from '../../parts/fields/pick';
 import { PhotoColour } from '../../parts/photo-colour/photo-colour';
-import { Notices } from '../../services/notices';
 import { WorkshopMemory } from '../../services/workshop';
 import { MixedCuts } from './mixed-cuts';
 import { figuresOf, withFigure } from './item-figures';
@@ -33,7 +33,6 @@ const same = (values: readonly string[]): readonly Option[] => values.map((value
 })
 export class ItemForm {
   private readonly memory = inject(WorkshopMemory);
-  private readonly notices = inject(Notices);
   readonly item = input.required<ShelfItem>();
   readonly isNew = input(false);
   readonly kept = output<ShelfItem>();
@@ -58,7 +57,16 @@ export class ItemForm {
     () => this.faults().find(({ path }) => path.startsWith('flake.mixed'))?.sentence ?? null,
   );
   protected readonly ways = glueWays.map((value) => ({ value, name: glueWayFacts[value].title }));
-  protected readonly draft = linkedSignal(this.item);
+  /** as typed; what is faulty stays typed while the jar's count moves */
+  protected readonly draft = linkedSignal<ShelfItem, ShelfItem>({
+    source: this.item,
+    computation: (item, before) =>
+      before?.source.id === item.id && !shelfItemSchema.safeParse(before.value).success
+        ? { ...before.value, left: item.left }
+        : item,
+  });
+  /** why the count that was typed can't be */
+  protected readonly miscounted = signal<string | null>(null);
   protected readonly figures = computed(() => figuresOf(this.draft()));
   protected readonly faults = computed<readonly Fault[]>(() => {
     const read = shelfItemSchema.safeParse(this.draft());
@@ -90,11 +98,18 @@ export class ItemForm {
     this.put(item.kind === 'glitter' && path === 'flake.cut' ? withCut(item, value) : withFigure(item, path, value));
   }
 
+  /** A jar that is on the shelf is counted anew; one that isn't yet begins with what is typed. */
+  protected count(left: number | null): void {
+    const read = movementSchema.safeParse({ why: 'counted anew', amount: left });
+    this.miscounted.set(read.success ? null : (faultsOf(read.error)[0]?.sentence ?? null));
+    if (!read.success) return;
+    if (this.isNew()) this.set({ left });
+    else this.memory.moveItem(this.item().id, read.data).subscribe();
+  }
+
   private put(item: ShelfItem): void {
     this.draft.set(item);
     if (this.faults().length > 0) return;
-    this.memory
-      .putItem(item)
-      .subscribe({ next: (kept) => this.kept.emit(kept), error: (error: unknown) => this.notices.failed(error) });
+    this.memory.putItem(item).subscribe((kept) => this.kept.emit(kept));
   }
 }

@@ -21,7 +21,6 @@ import { v7 } from 'uuid';
 import { MaterialGlyph } from '../../parts/glyphs/material-glyph';
 import { Pick } from '../../parts/fields/pick';
 import { saveText } from '../../services/save-file';
-import { Notices } from '../../services/notices';
 import { WorkshopMemory } from '../../services/workshop';
 import { ItemStock } from './item-stock/item-stock';
 import { TableImport } from './table-import/table-import';
@@ -58,7 +57,6 @@ const cuts: readonly { value: string; name: string; range: readonly [number, num
 })
 export class ShelfPlace {
   private readonly memory = inject(WorkshopMemory);
-  private readonly notices = inject(Notices);
   /** from the address: which item to open */
   readonly item = input<string>();
 
@@ -145,7 +143,7 @@ export class ShelfPlace {
   }
 
   protected putBack(item: ShelfItem): void {
-    this.memory.putItem(item).subscribe({ error: (error: unknown) => this.notices.failed(error) });
+    this.memory.putItem(item).subscribe();
   }
 
   protected remove(item: ShelfItem): void {

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
-import { MatDialogModule } from '@angular/material/dialog';
+import { MatDialog, MatDialogModule } from '@angular/material/dialog';
 import { faultsOf, settingsSchema, type Settings, type Units } from '@aurantia/core';
 import { Choice } from '../../parts/fields/choice';
 import { NumberField } from '../../parts/fields/number-field';
@@ -26,6 +26,14 @@ export class WorkshopDialog {
   });
   protected readonly papers = named<Settings['paper']>({ A4: 'A4', Letter: 'Letter' });
   protected readonly refused = signal<{ field: string; sentence: string } | null>(null);
+
+  private readonly dialogs = inject(MatDialog);
+
+  protected async openKeptSafe(): Promise<void> {
+    const { KeptSafeDialog } = await import('../kept-safe/kept-safe');
+    this.dialogs.closeAll();
+    this.dialogs.open(KeptSafeDialog, { width: '620px', ariaLabel: 'Kept safe' });
+  }
 
   protected units(change: Partial<Settings['units']>): void {
     this.memory.changeSettings({ units: { ...this.settings().units, ...change } });

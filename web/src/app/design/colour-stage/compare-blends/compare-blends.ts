@@ -128,10 +128,7 @@ export class CompareBlends {
 
   protected keep(): void {
     const palette = paletteOfBlends(v7() as PaletteId, `Blends of ${this.design()}`, this.shown());
-    this.palettes.put(palette).subscribe({
-      next: ({ name }) => this.notices.say(`“${name}” is among the palettes, on the shelf.`),
-      error: (error: unknown) => this.notices.failed(error),
-    });
+    this.palettes.put(palette).subscribe(({ name }) => this.notices.say(`“${name}” is among the palettes, on the shelf.`));
   }
 
   protected toggle(area: string): void {

@@ -44,7 +44,7 @@ export class LeftoverMix {
     const made = `${areaName} of ${this.design()}`;
     const poured = pouredParts(parts, this.memory.shelf());
     const item = leftoverItem(v7() as ShelfItemId, `${areaName} leftover`, poured, this.ml(), made);
-    this.memory.putItem(item, `left over of ${made}`.slice(0, 120)).subscribe({
+    this.memory.addItem(item, `left over of ${made}`.slice(0, 120)).subscribe({
       next: () => {
         this.ml.set(0);
         this.notices.say(`“${item.name}” is on the shelf.`);

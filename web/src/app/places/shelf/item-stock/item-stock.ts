@@ -1,15 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
 import {
-  afterChange,
+  afterMovement,
   costPerMl,
   countedIn,
+  faultsOf,
   LedgerError,
   ledgerReasons,
+  movementSchema,
   weighedShare,
   WeighingError,
   type LedgerEntry,
   type ShelfItem,
 } from '@aurantia/core';
+import * as z from 'zod';
 import { NumberField } from '../../../parts/fields/number-field';
 import { Pick } from '../../../parts/fields/pick';
 import { Notices } from '../../../services/notices';
@@ -64,13 +67,16 @@ export class ItemStock {
   }
 
   protected note(): void {
-    const [ml, why, item] = [this.change(), this.why(), this.item()];
-    if (ml === null) return this.refused.set('Type how many.');
+    const movement = { why: this.why(), amount: this.change() };
+    if (movement.amount === null) return this.refused.set('Type how many.');
     try {
-      this.keep(afterChange(item, why, ml), why);
+      // Tried on the count as it is known here, so that what can't be is said beside the field; the memory counts itself.
+      afterMovement(this.item(), movementSchema.parse(movement));
+      this.memory.moveItem(this.item().id, movement).subscribe();
       this.change.set(null);
       this.refused.set(null);
     } catch (error) {
+      if (error instanceof z.ZodError) return this.refused.set(faultsOf(error)[0]?.sentence ?? null);
       if (!(error instanceof LedgerError)) throw error;
       this.refused.set(error.message);
     }
@@ -82,16 +88,12 @@ export class ItemStock {
     if (grams === null) return this.weighing.set('Type what the level spoon of glitter weighs.');
     try {
       const solidShare = weighedShare(item.flake, item.basis, this.spoon(), grams);
-      this.keep({ ...item, basis: 'weighed', flake: { ...item.flake, solidShare } }, 'counted anew');
+      this.memory.putItem({ ...item, basis: 'weighed', flake: { ...item.flake, solidShare } }).subscribe();
       this.weighing.set(null);
       this.grams.set(null);
     } catch (error) {
       if (!(error instanceof WeighingError)) throw error;
       this.weighing.set(error.message);
     }
-  }
-
-  private keep(item: ShelfItem, why: string): void {
-    this.memory.putItem(item, why).subscribe({ error: (error: unknown) => this.notices.failed(error) });
   }
 }

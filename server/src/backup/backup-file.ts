@@ -1,0 +1,84 @@
+import { createHash } from 'node:crypto';
+import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
+import * as z from 'zod';
+import { snapshotSchema, type Snapshot } from './snapshot';
+
+export const BACKUP_FORMAT = 'aurantia backup';
+const VERSION = 1;
+/** What is unpacked at most: far more than any workshop's documents, far less than what stalls a machine. */
+const MOST_BYTES = 512 * 1024 * 1024;
+
+const manifestSchema = z.object({
+  format: z.literal(BACKUP_FORMAT),
+  version: z.int(),
+  /** checksums of the other files, SHA-256 in hex */
+  files: z.record(z.string(), z.string()),
+});
+
+const parts = Object.keys(snapshotSchema.shape) as (keyof Snapshot)[];
+const fileOf = (part: keyof Snapshot): string => `${part}.json`;
+const sum = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex');
+
+/** The backup can't be read; the sentence says what to do. */
+export class BackupError extends Error {
+  override readonly name = 'BackupError';
+}
+
+/** One file of everything: a zip of open JSON with checksums. The same workshop gives the same bytes. */
+export function backupFile(snapshot: Snapshot): Uint8Array {
+  const files = parts.map((part) => [fileOf(part), strToU8(`${JSON.stringify(snapshot[part], null, 1)}\n`)] as const);
+  const manifest = {
+    format: BACKUP_FORMAT,
+    version: VERSION,
+    files: Object.fromEntries(files.map(([name, bytes]) => [name, sum(bytes)])),
+  };
+  const all: Zippable = Object.fromEntries([['manifest.json', strToU8(`${JSON.stringify(manifest, null, 1)}\n`)], ...files]);
+  // A zip notes when it was made; a fixed day, so that bytes differ only when the workshop does.
+  return zipSync(all, { level: 6, mtime: new Date(1980, 0, 1) });
+}
+
+/**
+ * Reads a backup and checks it against its own checksums.
+ * @throws BackupError when it is none, is damaged, or is from a newer program
+ */
+export function readBackup(bytes: Uint8Array): Snapshot {
+  const files = unpacked(bytes);
+  const manifest = manifestSchema.safeParse(parsed(files, 'manifest.json'));
+  if (!manifest.success) throw new BackupError('This is no backup of Aurantia’s. Choose a file that it saved, ending in .zip.');
+  if (manifest.data.version > VERSION)
+    throw new BackupError('This backup was made by a newer Aurantia. Restore it with that one.');
+  for (const part of parts) {
+    const name = fileOf(part);
+    const file = files[name];
+    if (!file || sum(file) !== manifest.data.files[name])
+      throw new BackupError(`This backup is damaged: “${name}” in it isn’t as it was written. Choose an older one.`);
+  }
+  const read = snapshotSchema.safeParse(Object.fromEntries(parts.map((part) => [part, parsed(files, fileOf(part))])));
+  if (!read.success) throw new BackupError('This backup isn’t laid out as Aurantia lays one out. Choose another.');
+  return read.data;
+}
+
+function unpacked(bytes: Uint8Array): Record<string, Uint8Array> {
+  let size = 0;
+  try {
+    return unzipSync(bytes, {
+      filter: ({ name, originalSize }) => {
+        size += originalSize;
+        if (size > MOST_BYTES) throw new BackupError('This file unpacks to more than any workshop holds. It isn’t read.');
+        return name === 'manifest.json' || parts.some((part) => fileOf(part) === name);
+      },
+    });
+  } catch (error) {
+    if (error instanceof BackupError) throw error;
+    throw new BackupError('This file can’t be unpacked: it is no backup, or was cut short. Choose another.');
+  }
+}
+
+function parsed(files: Record<string, Uint8Array>, name: string): unknown {
+  try {
+    return files[name] ? JSON.parse(strFromU8(files[name])) : null;
+  } catch {
+    // What isn't JSON is no backup, or a damaged one: the caller's checks say which.
+    return null;
+  }
+}

@@ -1,0 +1,65 @@
+import * as z from 'zod';
+import { textOf, type Snapshot } from './snapshot';
+
+const names = z.array(z.string());
+
+/** What a restore would do, a kind of thing a line: names of what comes, goes, or becomes what it was then. */
+export const previewSchema = z.array(z.object({ kind: z.string(), comes: names, goes: names, changes: names, stays: z.int() }));
+export type Preview = z.infer<typeof previewSchema>;
+
+interface Thing {
+  readonly id: string;
+  readonly name: string;
+  /** all that is kept of it */
+  readonly whole: string;
+}
+
+/** Compares a workshop with a backup of it, or of another. Nothing is changed by it. */
+export function previewOf(now: Snapshot, then: Snapshot): Preview {
+  return [
+    compared('designs', designs(now), designs(then)),
+    compared('jars', rows(now.shelf, now), rows(then.shelf, then)),
+    compared('cups', rows(now.cups), rows(then.cups)),
+    compared('palettes', rows(now.palettes), rows(then.palettes)),
+    compared('settings', settings(now), settings(then)),
+  ];
+}
+
+function compared(kind: string, now: readonly Thing[], then: readonly Thing[]): Preview[number] {
+  const before = new Map(now.map((thing) => [thing.id, thing]));
+  const after = new Map(then.map((thing) => [thing.id, thing]));
+  const changed = then.filter(({ id, whole }) => before.has(id) && before.get(id)?.whole !== whole);
+  return {
+    kind,
+    comes: then.filter(({ id }) => !before.has(id)).map(({ name }) => name),
+    goes: now.filter(({ id }) => !after.has(id)).map(({ name }) => name),
+    changes: changed.map(({ name }) => name),
+    stays: then.length - changed.length - then.filter(({ id }) => !before.has(id)).length,
+  };
+}
+
+const nameIn = (document: unknown, fallback: string): string =>
+  typeof document === 'object' &&
+  document !== null &&
+  'name' in document &&
+  typeof document.name === 'string' &&
+  document.name !== ''
+    ? document.name
+    : fallback;
+
+const designs = ({ designs: all }: Snapshot): readonly Thing[] =>
+  all.map((design) => ({
+    id: design.id,
+    name: nameIn(design.revisions.find(({ number }) => number === design.latest)?.document, design.id),
+    whole: JSON.stringify(design),
+  }));
+
+const rows = (all: Snapshot['cups'], { ledger }: Pick<Snapshot, 'ledger'> = { ledger: [] }): readonly Thing[] =>
+  all.map((row) => ({
+    id: row.id,
+    name: nameIn(row.document, row.id),
+    whole: JSON.stringify([row, ledger.filter(({ item_id }) => item_id === row.id)]),
+  }));
+
+const settings = ({ workshop }: Snapshot): readonly Thing[] =>
+  workshop.map((row) => ({ id: 'settings', name: nameIn(row.document, 'the settings'), whole: textOf(row) }));

@@ -1,0 +1,55 @@
+import { sql } from 'kysely';
+import type { Store } from '../store/open-store';
+import { textOf, type Snapshot } from './snapshot';
+
+/**
+ * Makes the workshop what a snapshot holds, all or nothing.
+ * Revisions are final while the workshop runs; the triggers that see to it stand aside within this one transaction.
+ */
+export function restore(store: Store, snapshot: Snapshot): Promise<void> {
+  return store.transaction().execute(async (within) => {
+    const { rows: triggers } = await sql<{ name: string; sql: string }>`
+      select name, sql from sqlite_master where type = 'trigger'`.execute(within);
+    for (const { name } of triggers) await sql`drop trigger ${sql.ref(name)}`.execute(within);
+    for (const table of ['ledger', 'revision', 'design', 'shelf_item', 'cup', 'palette', 'workshop', 'set_aside'] as const)
+      await within.deleteFrom(table).execute();
+    await write(within, snapshot);
+    for (const trigger of triggers) await sql.raw(trigger.sql).execute(within);
+  });
+}
+
+async function write(within: Store, snapshot: Snapshot): Promise<void> {
+  for (const { revisions, ...design } of snapshot.designs) {
+    await within.insertInto('design').values(design).execute();
+    for (const { number, parent, kept_at, ...body } of revisions)
+      await within
+        .insertInto('revision')
+        .values({ design_id: design.id, number, parent, kept_at, document: textOf(body) })
+        .execute();
+  }
+  for (const { id, kind, removed_at, revision, ...body } of snapshot.shelf)
+    await within
+      .insertInto('shelf_item')
+      .values({ id, kind, removed_at, revision, document: textOf(body) })
+      .execute();
+  for (const entry of snapshot.ledger) await within.insertInto('ledger').values(entry).execute();
+  for (const [table, rows] of [
+    ['cup', snapshot.cups],
+    ['palette', snapshot.palettes],
+  ] as const)
+    for (const { id, removed_at, revision, ...body } of rows)
+      await within
+        .insertInto(table)
+        .values({ id, removed_at, revision, document: textOf(body) })
+        .execute();
+  for (const { revision, ...body } of snapshot.workshop)
+    await within
+      .insertInto('workshop')
+      .values({ id: 1, revision, settings: textOf(body) })
+      .execute();
+  for (const { kind, id, at, ...body } of snapshot.setAside)
+    await within
+      .insertInto('set_aside')
+      .values({ kind, id, at, document: textOf(body) })
+      .execute();
+}

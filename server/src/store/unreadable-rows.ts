@@ -1,0 +1,60 @@
+import { designSchema, settingsSchema, shelfItemSchema, cupSchema } from '@aurantia/core';
+import { paletteSchema } from '@aurantia/core/palettes';
+import * as z from 'zod';
+import type { Store } from './open-store';
+import { readRow } from './read-row';
+
+/** Something kept that this program can't read: what it was, why not, and its text, so that it can be saved. */
+export const unreadableSchema = z.object({
+  kind: z.string(),
+  id: z.string(),
+  reason: z.string(),
+  text: z.string(),
+});
+export type Unreadable = z.infer<typeof unreadableSchema>;
+
+/** Finds rows that can't be read; everything else works without them. */
+export class UnreadableRows {
+  constructor(private readonly store: Store) {}
+
+  async all(): Promise<Unreadable[]> {
+    const { store } = this;
+    const kept = async (table: 'shelf_item' | 'cup' | 'palette') =>
+      store.selectFrom(table).select(['id', 'document']).orderBy('place').execute();
+    const designs = await store
+      .selectFrom('design')
+      .innerJoin('revision', (join) =>
+        join.onRef('revision.design_id', '=', 'design.id').onRef('revision.number', '=', 'design.latest'),
+      )
+      .select(['design.id', 'revision.document'])
+      .execute();
+    const settings = await store.selectFrom('workshop').select('settings').execute();
+    return [
+      ...faulty('design', designs, designSchema),
+      ...faulty('shelf item', await kept('shelf_item'), shelfItemSchema),
+      ...faulty('cup', await kept('cup'), cupSchema),
+      ...faulty('palette', await kept('palette'), paletteSchema),
+      ...faulty(
+        'settings',
+        settings.map((row) => ({ id: 'settings', document: row.settings })),
+        settingsSchema,
+      ),
+      ...(await store.selectFrom('set_aside').select(['kind', 'id', 'document']).execute()).map(({ kind, id, document }) => ({
+        kind,
+        id,
+        reason: 'it was set aside when another took its place',
+        text: document,
+      })),
+    ];
+  }
+}
+
+const faulty = (
+  kind: string,
+  rows: readonly { readonly id: string; readonly document: string }[],
+  schema: z.ZodType,
+): readonly Unreadable[] =>
+  rows.flatMap(({ id, document }) => {
+    const read = readRow(document, schema);
+    return read.ok ? [] : [{ kind, id, reason: read.reason, text: document }];
+  });

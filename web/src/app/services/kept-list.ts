@@ -1,0 +1,136 @@
+import { inject, signal } from '@angular/core';
+import { catchError, EMPTY, map, tap, type Observable } from 'rxjs';
+import * as z from 'zod';
+import { Api } from './api';
+import { Notices } from './notices';
+import { keptElsewhere, keptSchema, OrderedSaving, type Kept } from './ordered-saving';
+
+interface Entry<Document> {
+  readonly id: string;
+  readonly document: Document;
+}
+
+/**
+ * A list of documents that the workshop's memory keeps, as this page knows it. A change is shown at
+ * once and kept in its order; where another window was faster, both versions stay within reach.
+ */
+export class KeptList<Document> {
+  protected readonly api = inject(Api);
+  protected readonly notices = inject(Notices);
+  protected readonly saving: OrderedSaving<Document>;
+  private readonly list: z.ZodType<readonly (Kept<Document> & { readonly id: string })[]>;
+  private readonly one: z.ZodType<Kept<Document>>;
+
+  readonly entries = signal<readonly Entry<Document>[]>([]);
+  readonly goneEntries = signal<readonly Entry<Document>[]>([]);
+
+  constructor(
+    private readonly path: string,
+    private readonly schema: z.ZodType<Document>,
+    private readonly nameOf: (document: Document) => string,
+  ) {
+    this.one = keptSchema(schema) as unknown as z.ZodType<Kept<Document>>;
+    this.list = z.array(z.object({ id: z.string(), document: schema, revision: z.int() })) as unknown as typeof this.list;
+    this.saving = new OrderedSaving((id, document, parent) => this.api.put(this.address(id), { parent, document }, this.one));
+  }
+
+  fetch(): Observable<unknown> {
+    return this.api.get(this.path, this.list).pipe(
+      tap((kept) => {
+        for (const { id, revision } of kept) this.saving.note(id, revision);
+        this.entries.set(kept.map(({ id, document }) => ({ id, document })));
+      }),
+    );
+  }
+
+  fetchGone(): Observable<unknown> {
+    return this.api
+      .get(`${this.path}/gone`, this.list)
+      .pipe(tap((kept) => this.goneEntries.set(kept.map(({ id, document }) => ({ id, document })))));
+  }
+
+  /**
+   * Shown at once; put back when it can't be kept.
+   * @returns the document once it is kept; nothing when it isn't, which is said already
+   */
+  put(id: string, document: Document): Observable<Document> {
+    const before = this.entries().find((one) => one.id === id);
+    this.show(id, document);
+    const reply = this.saving.save(id, document).pipe(map((kept) => kept.document));
+    reply.subscribe({
+      // A reply to an older wish says nothing about what was typed since.
+      next: (kept) => {
+        if (!this.saving.hasNewer(id) && this.shown(id) === document) this.show(id, this.merged(document, kept));
+      },
+      error: (error: unknown) => this.stumble(error, id, document, before?.document ?? null),
+    });
+    return reply.pipe(catchError(() => EMPTY));
+  }
+
+  remove(id: string, sentence: string): void {
+    this.api.remove(this.address(id)).subscribe({
+      next: () => {
+        const entry = this.entries().find((one) => one.id === id);
+        this.entries.set(this.entries().filter((one) => one.id !== id));
+        if (entry) this.goneEntries.set([entry, ...this.goneEntries()]);
+        this.notices.undoable(sentence, () => this.bringBack(id));
+      },
+      error: (error: unknown) => this.notices.failed(error),
+    });
+  }
+
+  bringBack(id: string): void {
+    this.api.post(`${this.address(id)}/restore`, {}, this.one).subscribe({
+      next: (kept) => this.take(id, kept),
+      error: (error: unknown) => this.notices.failed(error),
+    });
+  }
+
+  /** Takes a version that the memory holds. */
+  protected take(id: string, { document, revision }: Kept<Document>): void {
+    this.saving.note(id, revision);
+    this.goneEntries.set(this.goneEntries().filter((one) => one.id !== id));
+    this.show(id, document);
+  }
+
+  /** What is shown once a document is kept; the same object, unless the memory made it another. */
+  protected merged(shown: Document, kept: Document): Document {
+    return JSON.stringify(shown) === JSON.stringify(kept) ? shown : kept;
+  }
+
+  protected address(id: string): string {
+    return `${this.path}/${encodeURIComponent(id)}`;
+  }
+
+  private shown(id: string): Document | undefined {
+    return this.entries().find((one) => one.id === id)?.document;
+  }
+
+  private show(id: string, document: Document): void {
+    const others = this.entries();
+    this.goneEntries.set(this.goneEntries().filter((one) => one.id !== id));
+    this.entries.set(
+      others.some((one) => one.id === id)
+        ? others.map((one) => (one.id === id ? { id, document } : one))
+        : [...others, { id, document }],
+    );
+  }
+
+  private stumble(error: unknown, id: string, mine: Document, before: Document | null): void {
+    const theirs = keptElsewhere(error, this.schema);
+    if (theirs) {
+      this.take(id, theirs);
+      this.notices.offer(
+        `${this.nameOf(theirs.document)} was changed in another window; that version is shown now.`,
+        'Use mine',
+        () => void this.put(id, mine),
+      );
+      return;
+    }
+    if (this.shown(id) === mine) {
+      if (before) this.show(id, before);
+      else this.entries.set(this.entries().filter((one) => one.id !== id));
+    }
+    this.notices.failed(error);
+  }
+}
