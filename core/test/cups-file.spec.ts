@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { cupSchema, enclosedVolume, startingCup, typicalCups, volumeCheck } from '../src';
 import { cupsCsv, cupsJson, readCups } from '../src/formats/cups-file';
 
@@ -12,6 +13,27 @@ describe('cups in files', () => {
   test('come back as they went, as JSON and as a table', () => {
     expect(readCups(cupsJson(cups))).toEqual({ ok: true, cups });
     expect(readCups(cupsCsv(cups))).toEqual({ ok: true, cups });
+  });
+  test('any cup comes back from a table as it went, whatever its words', () => {
+    const words = fc.oneof(
+      fc.string({ minLength: 1, maxLength: 20 }),
+      fc.constantFrom("'=1", '=1\n2', '-x', "''@", '\t=a', '1e-7', '"quoted", and more'),
+    );
+    const cup = fc.record({ name: words, seam: words, lipStrip: fc.double({ min: 0, max: 20, noNaN: true }) });
+    fc.assert(
+      fc.property(fc.array(cup, { minLength: 1, maxLength: 4 }), (some) => {
+        const all = some.flatMap((more) => {
+          const read = cupSchema.safeParse({ ...cups[0], ...more });
+          return read.success ? [read.data] : [];
+        });
+        if (all.length > 0) expect(readCups(cupsCsv(all))).toEqual({ ok: true, cups: all });
+      }),
+    );
+  });
+  test('no cell of a table is run by a spreadsheet, though it holds a line break', () => {
+    const cells = cupsCsv([{ ...cups[0], name: '=1+1\n=2', seam: '@sum' }]);
+    expect(cells).toContain(`"'=1+1\n=2"`);
+    expect(cells).toContain(`,"'@sum",`);
   });
   test('a table with semicolons, decimal commas, a byte-order mark and columns in another order', () => {
     const read = readCups(

@@ -1,5 +1,5 @@
 import {
-  afterChange,
+  afterMovement,
   costPerMl,
   countedIn,
   factOf,
@@ -70,8 +70,8 @@ test('a film is counted in sheets, and its ledger says so', () => {
   const film = shelfItemSchema.parse({ ...startingItem('film', 'x'), left: 3, paid: 8, full: 10 });
   expect(countedIn(film)).toBe('sheets');
   expect(costPerMl(film)).toBe(0.8);
-  expect(afterChange(film, 'used on a cup', 2).left).toBe(1);
-  expect(() => afterChange(film, 'used on a cup', 4)).toThrow('There are 3 sheets of New film; 4 can’t go.');
+  expect(afterMovement(film, { why: 'used on a cup', amount: 2 }).left).toBe(1);
+  expect(() => afterMovement(film, { why: 'used on a cup', amount: 4 })).toThrow('There are 3 sheets of New film; 4 can’t go.');
 });
 
 test('a pearl stands apart from the inks and is counted in scoops', () => {

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { shelfItemSchema, startingItem, type ShelfItem } from '../src';
-import { guessedMapping, itemsOfTable, readShelfTable, shelfCsv, TableError } from '../src/shelf-table';
+import { guessedMapping, itemsOfTable, readShelfTable, shelfColumns, shelfCsv, TableError } from '../src/shelf-table';
 import { workshop } from './workshop';
 
 let made = 0;
@@ -62,7 +62,7 @@ test('a row that can’t be is a fault with its line; the others come in', () =>
     'name,kind,colour,cut_mm\nGood,glitter,#112233,0.4\nBad,glitter,reddish,0.4\nOdd,varnish,,\n,glitter,#112233,0.4\nHuge,glitter,#112233,99',
   );
   expect(items.map(({ item }) => item.name)).toEqual(['Good']);
-  expect(faults.map(({ path }) => path)).toEqual(['line 3, colour', 'line 4', 'line 5, name', 'line 6, cut_mm']);
+  expect(faults.map(({ path }) => path)).toEqual(['line 3, colour', 'line 4', 'line 5, name', 'line 6, cut, mm']);
   expect(faults[0].sentence).toMatch(/six digits/);
   expect(faults[1].sentence).toMatch(/write glitter, ink/);
 });
@@ -106,6 +106,23 @@ test('a jar of mixed cuts goes out and comes in again; one that can’t be read 
       ],
     },
   });
-  expect(faults.map(({ path }) => path)).toEqual(['line 3, other_cuts']);
+  expect(faults.map(({ path }) => path)).toEqual(['line 3, other cuts']);
   expect(shelfCsv([items[0].item])).toContain('0.2 mm 30 %; 1 mm 20 %');
+});
+
+test('a kind called like something of the program’s own is a fault like any other; columns are named in words', () => {
+  for (const kind of ['constructor', '__proto__', 'toString'])
+    expect(itemsOfTable(readShelfTable(`kind,name\n${kind},X\n`), ['kind', 'name'], [], () => 'id').faults).toMatchObject([
+      { sentence: expect.stringContaining('is no kind of item') },
+    ]);
+  for (const { words } of shelfColumns) expect(words).not.toMatch(/_/);
+  expect(shelfColumns.find(({ name }) => name === 'opacity_percent')?.words).toBe('opacity, %');
+});
+
+test('a unit in a cell counts: 1 cm of cut is 10 mm, grams aren’t ml', () => {
+  const read = (column: string, cell: string) =>
+    itemsOfTable(readShelfTable(`name,${column}\nX,"${cell}"\n`), ['name', column], [], () => 'id');
+  expect(read('cut_mm', '0.1 cm').items[0].item).toMatchObject({ flake: { cut: 1 } });
+  expect(read('left_ml', '2 tsp').items[0].item).toMatchObject({ left: 10 });
+  expect(read('left_ml', '5 g')).toMatchObject({ items: [], faults: [{ path: 'line 2, left, ml' }] });
 });

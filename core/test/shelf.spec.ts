@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import {
-  afterChange,
+  afterMovement,
+  movementSchema,
   balanced,
   colourBefore,
   comparedBlends,
@@ -185,11 +186,12 @@ describe('instead of a jar', () => {
 describe('the ledger', () => {
   test('takes what went, adds what came, and never below nothing', () => {
     const item = { ...startingItem('paint', 'x'), left: 10 };
-    expect(afterChange(item, 'spilt', 2.5).left).toBe(7.5);
-    expect(afterChange({ ...item, left: null }, 'bought', 40).left).toBe(40);
-    expect(afterChange(item, 'counted anew', 3).left).toBe(3);
-    expect(() => afterChange(item, 'used on a cup', 11)).toThrow(LedgerError);
-    for (const ml of [-5, Number.NaN]) expect(() => afterChange(item, 'spilt', ml)).toThrow(/0 or more/);
+    expect(afterMovement(item, { why: 'spilt', amount: 2.5 }).left).toBe(7.5);
+    expect(afterMovement({ ...item, left: null }, { why: 'bought', amount: 40 }).left).toBe(40);
+    expect(afterMovement(item, { why: 'counted anew', amount: 3 }).left).toBe(3);
+    expect(() => afterMovement(item, { why: 'used on a cup', amount: 11 })).toThrow(LedgerError);
+    for (const amount of [-5, Number.NaN])
+      expect(movementSchema.safeParse({ why: 'spilt', amount }).error?.issues[0].message).toMatch(/0 or more/);
   });
 });
 

@@ -2,7 +2,7 @@ import Papa from 'papaparse';
 import * as z from 'zod';
 import { faultsOf, type Fault } from '../design';
 import { cupSchema, cupShapes, type Cup } from '../vessel';
-import { readFigure } from '../units';
+import { readFigure, unquoted, wouldRun } from '../units';
 
 export const CUPS_FORMAT = 'aurantia cups';
 
@@ -53,7 +53,7 @@ export function cupsCsv(cups: readonly Cup[]): string {
     cup.seam,
     cup.typical ? 'yes' : 'no',
   ]);
-  return `${Papa.unparse({ fields: [...columns], data: rows }, { escapeFormulae: true, newline: '\n' })}\n`;
+  return `${Papa.unparse({ fields: [...columns], data: rows }, { escapeFormulae: wouldRun, newline: '\n' })}\n`;
 }
 
 /** Reads cups from a file's text, JSON or a table. Never throws; each fault says where and what to do. */
@@ -103,8 +103,7 @@ function readTable(text: string): ReadCups {
 }
 
 function cupOfRow(row: Readonly<Record<string, string>>): unknown {
-  // Quoted against formulas on the way out: the quote is ours, not the maker's.
-  const words = (column: string) => (row[column] ?? '').trim().replace(/^'(?=[=+\-@])/, '');
+  const words = (column: string) => unquoted((row[column] ?? '').trim());
   const figure = (column: string) => (words(column) === '' ? null : (readFigure(words(column)) ?? words(column)));
   const handle = Object.fromEntries(
     HANDLE.map((field) => [field, figure(`handle_${field}_${field === 'angle' ? 'deg' : 'mm'}`)]),

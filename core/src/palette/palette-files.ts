@@ -2,6 +2,7 @@ import Papa from 'papaparse';
 import * as z from 'zod';
 import { readHex } from '../colour';
 import { faultsOf, type Fault } from '../design';
+import { unquoted, wouldRun } from '../units';
 import { MOST_COLOURS, mixLine, paletteSchema, type Palette, type PaletteId } from './palette';
 
 const PALETTE_FORMAT = 'aurantia palette';
@@ -29,12 +30,14 @@ export const paletteCsv = ({ colours }: Palette): string =>
         mix?.difference ?? '',
       ]),
     },
-    { escapeFormulae: true, newline: '\n' },
+    { escapeFormulae: wouldRun, newline: '\n' },
   )}\n`;
 
 /** Plain text, a line a colour: `#c2470f  Penny Rain`. */
 export const paletteText = ({ name, colours }: Palette): string =>
-  `; ${name}\n${colours.map((one) => `${one.colour}  ${one.name}`).join('\n')}\n`;
+  `; ${oneLine(name)}\n${colours.map((one) => `${one.colour}  ${oneLine(one.name)}`).join('\n')}\n`;
+
+const oneLine = (words: string): string => words.replace(/\s+/g, ' ');
 
 export type ReadPalette =
   { readonly ok: true; readonly palette: Palette } | { readonly ok: false; readonly faults: readonly Fault[] };
@@ -102,7 +105,7 @@ function readTable(text: string): Lines | null {
   const colours = data.flatMap((row, index) => {
     const cell = (row[heading] ?? '').trim();
     const colour = readHex(cell);
-    if (colour) return [{ name: (row['name'] ?? '').trim().replace(/^'(?=[=+\-@])/, '') || colour, colour }];
+    if (colour) return [{ name: unquoted((row['name'] ?? '').trim()) || colour, colour }];
     faults.push({ path: `line ${index + 2}`, sentence: noColour(cell) });
     return [];
   });

@@ -7,6 +7,10 @@ export type ColumnRead = 'words' | 'colour' | 'cuts' | number;
 export interface ShelfColumn {
   /** heads the column in a file of ours */
   readonly name: string;
+  /** what a maker is shown: words, with the unit */
+  readonly words: string;
+  /** what figures in it are counted in, empty for none */
+  readonly unit: string;
   /** where it stands in the item */
   readonly path: string;
   readonly kinds: readonly ShelfKind[];
@@ -24,7 +28,24 @@ const column = (
   kinds: readonly ShelfKind[],
   read: ColumnRead,
   hints: readonly string[] = [],
-): ShelfColumn => ({ name, path, kinds, read, hints });
+): ShelfColumn => ({ name, path, kinds, read, hints, ...wordsOf(name) });
+
+const unitNames: Readonly<Record<string, string>> = { mm: 'mm', um: 'µm', ml: 'ml', min: 'min', percent: '%', sheets: 'sheets' };
+const spelled: Readonly<Record<string, string>> = {
+  ratio_a: 'parts of A',
+  ratio_b: 'parts of B',
+  ink_type: 'kind of ink',
+  film_type: 'kind of film',
+};
+
+/** `opacity_percent` is a heading for machines; a maker reads “opacity, %”. */
+function wordsOf(name: string): { readonly words: string; readonly unit: string } {
+  const weight = /^(.*)_g_per_ml$/.exec(name);
+  if (weight) return { words: `${weight[1] === 'flake' ? 'flake' : weight[1].toUpperCase()} weighs, g/ml`, unit: '' };
+  const [, stem = name, suffix = ''] = /^(.*)_(mm|um|ml|min|percent|sheets)$/.exec(name) ?? [];
+  const words = spelled[name] ?? stem.replace(/_/g, ' ');
+  return suffix === '' ? { words, unit: '' } : { words: `${words}, ${unitNames[suffix]}`, unit: unitNames[suffix] };
+}
 
 /** Every column, in the order they are written. */
 export const shelfColumns: readonly ShelfColumn[] = [

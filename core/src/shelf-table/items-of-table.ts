@@ -1,7 +1,7 @@
 import { readHex } from '../colour';
 import { faultsOf, type Fault } from '../design';
 import { shelfItemSchema, startingItem, withCut, type ItemOf, type ShelfItem, type ShelfKind } from '../stock';
-import { readFigure, tidy } from '../units';
+import { metricUnits, readMeasure, tidy, unquoted } from '../units';
 import { readCuts } from './cuts-cell';
 import { shelfColumns, withCell, type ShelfColumn } from './columns';
 import type { ShelfTable, TableMapping } from './read-table';
@@ -21,20 +21,15 @@ export interface TableItems {
 }
 
 const kinds: readonly ShelfKind[] = ['glitter', 'ink', 'paint', 'resin', 'glue', 'film'];
-const kindNames: Readonly<Record<string, ShelfKind>> = Object.fromEntries(
-  kinds.flatMap((kind) => [
-    [kind, kind],
-    [`${kind}s`, kind],
-  ]),
-);
+const kindNames = new Map<string, ShelfKind>(kinds.flatMap((kind) => [[kind, kind] as const, [`${kind}s`, kind] as const]));
 /** Words for flakes that makers use. */
-const flakeNames: Readonly<Record<string, string>> = {
-  opaque: 'solid',
-  'see-through': 'tinted',
-  transparent: 'tinted',
-  translucent: 'tinted',
-  iridescent: 'opal',
-};
+const flakeNames = new Map([
+  ['opaque', 'solid'],
+  ['see-through', 'tinted'],
+  ['transparent', 'tinted'],
+  ['translucent', 'tinted'],
+  ['iridescent', 'opal'],
+]);
 
 /**
  * Turns the rows of a table into shelf items by a mapping. What a row doesn't say gets its usual value; a row
@@ -54,7 +49,7 @@ export function itemsOfTable(
     const cells = new Map(
       mapping.flatMap((name, at) => (name === null || row[at] === '' ? [] : [[name, unquoted(row[at])] as const])),
     );
-    const kind = kindNames[(cells.get('kind') ?? 'glitter').toLowerCase()];
+    const kind = kindNames.get((cells.get('kind') ?? 'glitter').toLowerCase());
     if (!kind) {
       faults.push({
         path: `line ${line}`,
@@ -84,7 +79,8 @@ const sameName = (one: string, other: string): boolean => one.trim().toLowerCase
 
 /** A name that is missing stays the starting one only if the row has one: an item without a name is a fault. */
 function itemOfCells(start: ShelfItem, cells: ReadonlyMap<string, string>): ShelfItem {
-  const cut = readFigure(cells.get('cut_mm') ?? '');
+  const typed = readMeasure(cells.get('cut_mm') ?? '', 'plain', metricUnits, { unitName: 'mm' });
+  const cut = typed.ok ? typed.value : null;
   // The cut first: with it come its usual thickness and share, until other columns say otherwise.
   const begun = start.kind === 'glitter' && cut !== null ? withCut(start satisfies ItemOf<'glitter'>, cut) : start;
   const named = { ...begun, name: cells.get('name') ?? '' };
@@ -93,20 +89,18 @@ function itemOfCells(start: ShelfItem, cells: ReadonlyMap<string, string>): Shel
     .reduce<ShelfItem>((item, column) => withCell(item, column, valueOf(column, cells.get(column.name) ?? '')), named);
 }
 
-function valueOf({ read, path }: ShelfColumn, cell: string): unknown {
+function valueOf(column: ShelfColumn, cell: string): unknown {
+  const { read, path } = column;
   if (read === 'cuts') return readCuts(cell) ?? cell;
   if (read === 'colour') return readHex(cell) ?? cell;
   if (read === 'words')
-    return path === 'flake.kind' ? (flakeNames[cell.toLowerCase()] ?? cell.toLowerCase()) : wordsOf(path, cell);
-  const figure = readFigure(cell.replace(/\s*(mm|ml|g|µm|um|%|min)$/i, ''));
-  return figure === null ? cell : tidy(figure * read);
+    return path === 'flake.kind' ? (flakeNames.get(cell.toLowerCase()) ?? cell.toLowerCase()) : wordsOf(path, cell);
+  const figure = readMeasure(cell, 'plain', metricUnits, { unitName: column.unit });
+  return figure.ok ? tidy(figure.value * read) : cell;
 }
 
 const wordsOf = (path: string, cell: string): string =>
   ['finish', 'basis', 'type', 'way'].includes(path) ? cell.toLowerCase() : cell;
 
-/** Quoted against formulas on the way out: the quote is ours, not the maker's. */
-const unquoted = (cell: string): string => cell.replace(/^'(?=[=+\-@])/, '');
-
 const nameOf = (path: string): string =>
-  shelfColumns.find((column) => column.path === path || (path === 'flake.colour' && column.path === 'colour'))?.name ?? path;
+  shelfColumns.find((column) => column.path === path || (path === 'flake.colour' && column.path === 'colour'))?.words ?? path;

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { tidy } from '../units';
+import { tidy, wouldRun } from '../units';
 import type { ShelfItem } from '../stock';
 import type { Glitter } from '../glitter';
 import { cutsCell } from './cuts-cell';
@@ -15,5 +15,5 @@ export function shelfCsv(items: readonly ShelfItem[]): string {
       return value ?? '';
     }),
   );
-  return `${Papa.unparse({ fields: shelfColumns.map(({ name }) => name), data: rows }, { escapeFormulae: true, newline: '\n' })}\n`;
+  return `${Papa.unparse({ fields: shelfColumns.map(({ name }) => name), data: rows }, { escapeFormulae: wouldRun, newline: '\n' })}\n`;
 }

@@ -4,4 +4,5 @@ export * from './rounding';
 export * from './wording';
 export * from './typed';
 export * from './xml-text';
+export * from './table-cell';
 export * from './wrap-text';

@@ -2,7 +2,8 @@ import * as z from 'zod';
 
 /** What the maker reads. The core itself always works in mm, ml, g and °C. */
 export const unitsSchema = z.strictObject({
-  length: z.enum(['mm', 'inch']),
+  /** inches in hundredths, or in fractions as a tape has them */
+  length: z.enum(['mm', 'inch', 'inch fraction']),
   amount: z.enum(['ml', 'teaspoon', 'gram']),
   temperature: z.enum(['celsius', 'fahrenheit']),
 });

@@ -12,7 +12,18 @@ export function lengthText(mm: number, units: Units): string {
 
 export function lengthFigure(mm: number, units: Units): string {
   if (units.length === 'inch') return fixed(inchesOf(mm), 2);
+  if (units.length === 'inch fraction') return fractionText(inchesOf(mm));
   return fixed(mm, Math.abs(mm - Math.round(mm)) < 0.05 ? 0 : 1);
+}
+
+/** Inches to the finest line of a tape, 1/32: `9 3/8`. */
+function fractionText(inches: number): string {
+  const lines = Math.round(Math.abs(inches) * 32);
+  const [whole, rest] = [Math.floor(lines / 32), lines % 32];
+  const sign = inches < 0 && lines > 0 ? '−' : '';
+  if (rest === 0) return `${sign}${whole}`;
+  const shared = [16, 8, 4, 2, 1].find((one) => rest % one === 0) ?? 1;
+  return `${sign}${whole > 0 ? `${whole} ` : ''}${rest / shared}/${32 / shared}`;
 }
 
 /** From a to b, the unit said once. */
@@ -40,12 +51,18 @@ export function amountText(ml: number, units: Units, gramsPerMl: number): string
 export function amountFigure(ml: number, units: Units, gramsPerMl: number): string {
   switch (units.amount) {
     case 'ml':
-      return fixed(ml, 1);
+      return exactly(ml, 1);
     case 'teaspoon':
-      return fixed(teaspoonsOf(ml), 2);
+      return exactly(teaspoonsOf(ml), 2);
     case 'gram':
       return fixed(ml * gramsPerMl, ml * gramsPerMl < 10 ? 2 : 1);
   }
+}
+
+/** With as many digits as what is measured by a spoon has, so that a quarter ml doesn't read as 0.3. */
+function exactly(value: number, least: number): string {
+  const digits = [least, least + 1, least + 2].find((one) => Math.abs(value * 10 ** one - Math.round(value * 10 ** one)) < 1e-6);
+  return fixed(value, digits ?? least);
 }
 
 export const amountUnit = (units: Units): string => ({ ml: 'ml', teaspoon: 'tsp', gram: 'g' })[units.amount];

@@ -94,9 +94,8 @@ export class AmountStepper {
   protected typed(text: string): void {
     if (text.trim() === this.text()) return this.unread.set(null);
     const part = this.onePart();
-    const read = readMeasure(text, part === null ? 'ml' : 'plain', this.memory.units(), this.gramsPerMl());
-    const ml = read === null || part === null ? read : read * part;
-    this.unread.set(ml === null ? 'Type a number.' : null);
-    if (ml !== null) this.valueChange.emit(tidy(ml));
+    const read = readMeasure(text, part === null ? 'ml' : 'plain', this.memory.units(), { gramsPerMl: this.gramsPerMl() });
+    this.unread.set(read.ok ? null : read.sentence);
+    if (read.ok) this.valueChange.emit(tidy(read.value * (part ?? 1)));
   }
 }

@@ -64,7 +64,8 @@ export class NumberField {
   readonly label = input.required<string>();
   readonly value = input.required<number | null>();
   readonly measure = input<Measure>('plain');
-  readonly gramsPerMl = input(1);
+  /** what a ml weighs; null where it can't be told, and a workshop that weighs reads ml */
+  readonly gramsPerMl = input<number | null>(null);
   readonly unitName = input('');
   readonly digits = input(2);
   /** label only for those who can't see the column it stands in */
@@ -81,11 +82,15 @@ export class NumberField {
   private readonly kept = signal<string | null>(null);
   protected readonly wrong = computed(() => this.unread() ?? this.refused());
   protected readonly saidHere = computed(() => this.unread() !== null || (this.refused() !== null && !this.refusedElsewhere()));
-  protected readonly unit = computed(() => this.unitName() || unitOf(this.measure(), this.memory.units()));
+  private readonly units = computed<Units>(() => {
+    const units = this.memory.units();
+    return units.amount === 'gram' && this.gramsPerMl() === null ? { ...units, amount: 'ml' } : units;
+  });
+  protected readonly unit = computed(() => this.unitName() || unitOf(this.measure(), this.units()));
   protected readonly text = computed(() => {
     const value = this.value();
     if (this.wrong() && this.kept() !== null) return this.kept() ?? '';
-    return value === null ? '' : figureOf(value, this.measure(), this.memory.units(), this.gramsPerMl(), this.digits());
+    return value === null ? '' : figureOf(value, this.measure(), this.units(), this.gramsPerMl() ?? 1, this.digits());
   });
 
   protected typed(text: string): void {
@@ -96,9 +101,10 @@ export class NumberField {
       this.valueChange.emit(null);
       return;
     }
-    const read = readMeasure(text, this.measure(), this.memory.units(), this.gramsPerMl());
-    this.unread.set(read === null ? 'Type a number, like 62 or 4.5.' : null);
-    if (read !== null) this.valueChange.emit(tidy(read));
+    const more = { gramsPerMl: this.gramsPerMl(), unitName: this.unitName() };
+    const read = readMeasure(text, this.measure(), this.memory.units(), more);
+    this.unread.set(read.ok ? null : read.sentence);
+    if (read.ok) this.valueChange.emit(tidy(read.value));
   }
 
   protected again(field: HTMLInputElement): void {

@@ -16,7 +16,7 @@ import { WorkshopMemory } from '../../services/workshop';
 export class WorkshopDialog {
   private readonly memory = inject(WorkshopMemory);
   protected readonly settings = this.memory.settings;
-  protected readonly lengths = named<Units['length']>({ mm: 'mm', inch: 'inches' });
+  protected readonly lengths = named<Units['length']>({ mm: 'mm', inch: 'inches', 'inch fraction': 'in, fractions' });
   protected readonly amounts = named<Units['amount']>({ ml: 'ml', teaspoon: '5 ml spoons', gram: 'grams' });
   protected readonly degrees = named<Units['temperature']>({ celsius: '°C', fahrenheit: '°F' });
   protected readonly sealings = named<Settings['sealing']>({
