@@ -1,3 +1,4 @@
+import type { Workshop } from '@aurantia/core';
 import { Backups } from './backup/backups';
 import { CupsStore } from './cups/cups-store';
 import { DesignsStore } from './designs/designs-store';
@@ -17,18 +18,28 @@ export interface Memory {
   readonly workshop: WorkshopStore;
   readonly unreadable: UnreadableRows;
   readonly backups: Backups;
+  /** what a plan is worked out against today */
+  planned(): Promise<Workshop>;
   /** does work on all of it, all or nothing */
   together<Result>(work: (memory: Memory) => Promise<Result>): Promise<Result>;
 }
 
 /** @param folder where backups are kept */
-export const memoryOf = (store: Store, folder: string): Memory => ({
-  designs: new DesignsStore(store),
-  shelf: new ShelfStore(store),
-  cups: new CupsStore(store),
-  palettes: new PalettesStore(store),
-  workshop: new WorkshopStore(store),
-  unreadable: new UnreadableRows(store),
-  backups: new Backups(store, folder),
-  together: (work) => together(store, (within) => work(memoryOf(within, folder))),
-});
+export const memoryOf = (store: Store, folder: string): Memory => {
+  const [shelf, workshop] = [new ShelfStore(store), new WorkshopStore(store)];
+  return {
+    designs: new DesignsStore(store),
+    shelf,
+    cups: new CupsStore(store),
+    palettes: new PalettesStore(store),
+    workshop,
+    unreadable: new UnreadableRows(store),
+    backups: new Backups(store, folder),
+    planned: async () => ({
+      settings: await workshop.settings(),
+      shelf: await shelf.items(),
+      today: new Date().toISOString().slice(0, 10),
+    }),
+    together: (work) => together(store, (within) => work(memoryOf(within, folder))),
+  };
+};

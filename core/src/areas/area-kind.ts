@@ -41,6 +41,9 @@ export interface AreaKind<One extends { readonly kind: string }> {
   withLevels(area: One, change: (level: Level) => Level): One;
 }
 
+/** mm: what is less tall no hand lays */
+export const LEAST_TALL = 0.5;
+
 /** The faults of levels that must lie on the cup, one above the other. Fields are paths like `lower.level`. */
 export function levelFaults(
   name: string,
@@ -58,6 +61,11 @@ export function levelFaults(
   else if (to > rim)
     faults.push({ field: fields[1], sentence: `“${name}” reaches up to ${mm(to)} mm, but this cup ends at ${mm(rim)} mm.` });
   if (to <= from) faults.push({ field: fields[1], sentence: `“${name}” must end above where it starts, ${mm(from)} mm.` });
+  else if (to - from < LEAST_TALL)
+    faults.push({
+      field: fields[1],
+      sentence: `“${name}” would be under ${LEAST_TALL} mm tall, which no hand can lay. Make it taller.`,
+    });
   return faults;
 }
 

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { circumferenceAt, heightOf, levelAt, levelHeight, type Cup } from '../vessel';
 import { sharedFields } from './area-id';
 import { levelFaults, mm, type AreaFault, type AreaKind } from './area-kind';
-import { edgeLine, edgeSchema, heightOnLine, reachOfEdge } from './edge';
+import { edgeLine, edgeSchema, reachOfEdge, whereLinesMeet } from './edge';
 
 export const bandSchema = z.strictObject({ kind: z.literal('band'), ...sharedFields, lower: edgeSchema, upper: edgeSchema });
 export type Band = z.infer<typeof bandSchema>;
@@ -61,11 +61,11 @@ function toothFaults(area: Band, cup: Cup): readonly AreaFault[] {
   }
   if (area.lower.teeth || area.upper.teeth) {
     const [lower, upper] = [edgeLine(area.lower, cup), edgeLine(area.upper, cup)];
-    const crossing = [...lower, ...upper].find(([angle]) => heightOnLine(upper, angle) <= heightOnLine(lower, angle));
-    if (crossing)
+    const crossing = whereLinesMeet(lower, upper);
+    if (crossing !== null)
       faults.push({
         field: 'upper.teeth',
-        sentence: `The edges of “${area.name}” cross at ${mm(crossing[0])}° from the seam. Move them apart or make the teeth shallower.`,
+        sentence: `The edges of “${area.name}” cross at ${mm(crossing)}° from the seam. Move them apart or make the teeth shallower.`,
       });
   }
   return faults;

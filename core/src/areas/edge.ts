@@ -62,12 +62,20 @@ const at = (angle: number, height: number): WallPoint => [onGrid(angle), onGrid(
 /** How far an edge reaches below and above its level, mm. */
 export const reachOfEdge = (edge: Edge): number => (edge.teeth ? edge.teeth.depth / 2 : 0);
 
-/** The height of an edge's line at an angle, straight between its points. */
-export function heightOnLine(line: readonly WallPoint[], angle: number): number {
-  const i = Math.max(
-    1,
-    line.findIndex(([a]) => a >= angle),
-  );
-  const [[a0, h0], [a1, h1]] = [line[i - 1], line[i]];
-  return a1 === a0 ? h1 : h0 + ((angle - a0) / (a1 - a0)) * (h1 - h0);
+/**
+ * The first angle at which a line isn't above another; null when it is all round. Both are walked once, side by side:
+ * asking each point of one for its height on the other would take the product of their points.
+ */
+export function whereLinesMeet(lower: readonly WallPoint[], upper: readonly WallPoint[]): number | null {
+  let [l, u] = [1, 1];
+  const angles = [...lower, ...upper].map(([angle]) => angle).sort((a, b) => a - b);
+  for (const angle of angles) {
+    while (l < lower.length - 1 && lower[l][0] < angle) l += 1;
+    while (u < upper.length - 1 && upper[u][0] < angle) u += 1;
+    if (onPiece(upper[u - 1], upper[u], angle) <= onPiece(lower[l - 1], lower[l], angle)) return angle;
+  }
+  return null;
 }
+
+const onPiece = ([a0, h0]: WallPoint, [a1, h1]: WallPoint, angle: number): number =>
+  a1 === a0 ? h1 : h0 + ((angle - a0) / (a1 - a0)) * (h1 - h0);

@@ -3,7 +3,7 @@ import { outlineSchema, placeMotif, reachOf, scatterPlaces, shapeOf, type Scatte
 import { edgesCross, inPolygon, ontoOneTurn, type Region } from '../regions';
 import { randomStream, seedOf } from '../field/random';
 import { rememberEach } from '../remember';
-import { circumferenceAt, heightOf, levelAt, levelHeight, levelSchema, wallLength, type Cup } from '../vessel';
+import { heightAtWallLength, heightOf, levelAt, levelHeight, levelSchema, stripFit, wallLength, type Cup } from '../vessel';
 import { areaIdSchema, sharedFields } from './area-id';
 import { levelFaults, type AreaKind } from './area-kind';
 import { motifFaults } from './window';
@@ -97,19 +97,23 @@ export const scatteredPlaces = rememberEach((area: Scatter, cup: Cup, host: Regi
     ...middles(area, cup),
     count: area.count,
     apart: 2 * reach + area.clearance,
+    reach,
     dense: area.dense,
     seed: area.seed,
     allows: host === null ? () => true : (angle, height) => clearInside(host, angle, height, free, cup),
   });
 }, 2);
 
-/** Whether a disc of a radius in mm lies inside a region, clear of its edges; the seam is no edge. */
+/** Whether a motif reaching so many mm lies inside a region, clear of its edges; the seam is no edge. */
 function clearInside(host: Region, angle: number, height: number, free: number, cup: Cup): boolean {
-  const round = (360 * free) / circumferenceAt(cup.stations, height);
-  const slant = wallLength(cup.stations, Math.max(0, height - 1), Math.min(heightOf(cup), height + 1)) / 2;
-  const up = free / Math.max(1, slant);
-  const box = { left: angle - round, right: angle + round, bottom: height - up, top: height + up };
   if (!host.some((polygon) => inPolygon(polygon, angle, height))) return false;
+  const { stations } = cup;
+  const along = wallLength(stations, 0, height);
+  const [bottom, top] = [along - free, along + free].map((mm) => heightAtWallLength(stations, Math.max(0, mm)));
+  // Laid level by level it goes furthest round where the wall is narrowest.
+  const tape = stripFit(stations, Math.max(0, bottom), Math.min(heightOf(cup), top)).shortest;
+  const round = (360 * free) / tape;
+  const box = { left: angle - round, right: angle + round, bottom, top };
   // A disc over the seam comes in again at the other side.
   const turns = [0, ...(box.left < 0 ? [360] : []), ...(box.right > 360 ? [-360] : [])];
   return turns.every(

@@ -12,7 +12,8 @@ import { inkLoad } from './rules/ink-load';
 import { pressChunky } from './rules/press-chunky';
 import { room } from './rules/room';
 import { sandIntoFlakes } from './rules/sand-into-flakes';
-import { missingItem, notEnough } from './rules/shelf';
+import { missingItem } from './rules/shelf';
+import { agedResin, notEnough } from './rules/stock';
 import { thickFilm } from './rules/thick-film';
 import { unsealedGlitter } from './rules/unsealed-glitter';
 
@@ -36,6 +37,7 @@ export const rules: readonly Rule[] = [
   areaCovered,
   room,
   notEnough,
+  agedResin,
 ];
 
 const order: Record<FindingLevel, number> = { stop: 0, look: 1, tip: 2 };
@@ -56,4 +58,5 @@ export function checkDesign(
 
 export type { Finding, FindingLevel, Fix } from './finding';
 export { applyFix } from './apply-fix';
+export { countFindings } from './count-findings';
 export { healthNotes } from './health';

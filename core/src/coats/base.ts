@@ -1,7 +1,7 @@
 import { reflectanceOf } from '../colour';
 import { groundLook } from '../field/look';
 import { itemOf, type ShelfItemId } from '../stock';
-import { areaOf, bodyOf, placesOf, whereText, type CoatKind } from './coat-kind';
+import { areaOf, bodyOf, inThisRoom, placesOf, whereText, type CoatKind } from './coat-kind';
 import { changedGrounds } from './ground';
 
 /** mm of dry paint a pass adds; sprayed acrylic and lacquer lie at 20–30 µm. */
@@ -49,7 +49,7 @@ export const base: CoatKind<'base'> = {
         thickness: coat.passes * PAINT_FILM,
         handsOn: 5 + 5 * coat.passes,
         wait: {
-          minutes: (paint?.dryMinutes ?? 60) * coat.passes,
+          minutes: inThisRoom((paint?.dryMinutes ?? 60) * coat.passes, context),
           until: 'dry, also under a fingernail; overnight before strong tape',
         },
         cautions: ['Spray outdoors or in a booth, with a respirator for organic vapour.'],

@@ -113,6 +113,12 @@ export const areaOf = (places: readonly string[], context: CoatContext): number 
 export const whereText = (on: CoatedWhere, context: CoatContext): string =>
   on === 'all' ? 'the whole cup' : listText(on.map((id) => context.names[id] ?? id));
 
-/** Resin's waiting times stretch in a cold room and shrink in a warm one. */
-export const inThisRoom = (minutes: number, context: CoatContext): number =>
-  Math.round((minutes * cureFactor(context.settings.celsius)) / 5) * 5;
+/** What cures or dries takes longer in a cold room and less in a warm one; long times to five minutes, short ones to one. */
+export function inThisRoom(minutes: number, { settings }: Pick<CoatContext, 'settings'>): number {
+  const here = minutes * cureFactor(settings.celsius);
+  return here < 30 ? Math.round(here) : Math.round(here / 5) * 5;
+}
+
+/** How long something can be worked before it goes off in this room; never rounded up. */
+export const openInThisRoom = (minutes: number, { settings }: Pick<CoatContext, 'settings'>): number =>
+  Math.max(1, Math.floor(minutes * cureFactor(settings.celsius) + 1e-9));

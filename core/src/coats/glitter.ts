@@ -16,7 +16,8 @@ export const glitter: CoatKind<'glitter'> = {
   start: () => ({ kind: 'glitter', note: '', on: 'all' }),
   lay(coat, grounds, context) {
     const places = openPlacesOf(coat.on, context);
-    const blends = context.blends.filter((blend) => places.includes(blend.area) && blend.ml > 0);
+    // An area that later ones cover wholly has nothing to pour on.
+    const blends = context.blends.filter((blend) => places.includes(blend.area) && blend.ml > 0 && blend.poured > 0);
     const held = new Map(blends.map((blend) => [blend.area as string, { blend, kept: heldDepth(blend, grounds[blend.area]) }]));
     const areas = blends.map((blend) => blend.area as string);
     const names = listText(blends.map((blend) => blend.areaName));

@@ -1,6 +1,6 @@
 import { glueWayFacts, itemOf, type ShelfItemId } from '../stock';
 import { durationText } from '../units';
-import { areaOf, bodyOf, inThisRoom, openPlacesOf, whereText, type CoatKind } from './coat-kind';
+import { areaOf, bodyOf, inThisRoom, openInThisRoom, openPlacesOf, whereText, type CoatKind } from './coat-kind';
 import { changedGrounds } from './ground';
 import { mixFor } from './mixing';
 
@@ -21,7 +21,7 @@ export const glue: CoatKind<'glue'> = {
     const places = openPlacesOf(coat.on, context);
     const area = areaOf(places, context);
     const resin = facts?.film && coat.resin ? itemOf(context.shelf, coat.resin, 'resin') : undefined;
-    const open = item?.open ?? null;
+    const open = item?.open ? item.open.map((minutes) => openInThisRoom(minutes, context)) : null;
     const holds = item ? `Holds glitter ${item.hold} flakes deep a pass` : 'Nothing is known of this glue';
     const time = open
       ? `takes glitter for ${open[0] === open[1] ? durationText(open[0]) : `${open[0]}–${open[1]} min`}`
@@ -32,7 +32,7 @@ export const glue: CoatKind<'glue'> = {
         glue: item ? { way: item.way, hold: item.hold, open: open?.[1] ?? null } : null,
         thickness: ground.thickness + (facts?.film ?? 0),
       })),
-      setting: resin ? inThisRoom(resin.sandAfter, context) : (item?.dryMinutes ?? 60),
+      setting: resin ? inThisRoom(resin.sandAfter, context) : inThisRoom(item?.dryMinutes ?? 60, context),
       body: bodyOf({
         title: item ? `Glue: ${item.name}` : 'Glue: one no longer on the shelf',
         where: whereText(coat.on, context),

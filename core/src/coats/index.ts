@@ -27,4 +27,5 @@ export function layCoat(coat: Coat, grounds: Grounds, context: CoatContext): Lai
 
 export * from './ground';
 export { heldDepth } from './glitter';
+export { openInThisRoom } from './coat-kind';
 export type { CoatContext, CoatKind, FadedBase, LaidCoat, PotsOf, ReadyBlend, StartingPoint } from './coat-kind';

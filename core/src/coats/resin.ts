@@ -1,5 +1,5 @@
 import { itemOf, type ItemOf, type ShelfItemId } from '../stock';
-import { glitterFill } from '../resin';
+import { glitterFill, potLifeAt } from '../resin';
 import { durationText } from '../units';
 import { areaOf, bodyOf, inThisRoom, placesOf, whereText, type CoatContext, type CoatKind } from './coat-kind';
 import { changedGrounds, type Grounds } from './ground';
@@ -23,17 +23,18 @@ export const resin: CoatKind<'resin'> = {
     const places = placesOf(coat.on, context);
     const area = areaOf(places, context);
     const fill = rawFill(grounds, places, context);
+    const mix = item ? mixFor(item, area, coat.thickness, fill, context) : null;
     return {
       grounds: underResin(grounds, places, coat.thickness),
       body: bodyOf({
         title: fill > 0 ? 'First resin over the glitter' : 'Clear resin',
         where: whereText(coat.on, context),
-        does: mixingText(item),
+        does: mixingText(item, mix?.mix ?? 0, context),
         needs: resinNeeds(item),
         waitsFor: 'Everything under it dry or cured, dust wiped off.',
         area,
         thickness: coat.thickness,
-        mix: item ? mixFor(item, area, coat.thickness, fill, context) : null,
+        mix,
         handsOn: 15,
         wait: resinWait(item, context),
         cautions: [RESIN_CARE],
@@ -56,8 +57,12 @@ export const underResin = (grounds: Grounds, places: readonly string[], thicknes
     thickness: ground.thickness + thickness,
   }));
 
-export const mixingText = (item: ItemOf<'resin'> | undefined): string =>
-  `Measure A and B, stir together 3 min. Spread foot to rim with the flat of the glove${item ? `; on the cup within ${durationText(item.potLife)}` : ''}. Look again after 12 min for runs.`;
+const mixingText = (item: ItemOf<'resin'> | undefined, ml: number, context: CoatContext): string =>
+  `Measure A and B, stir together 3 min. Spread foot to rim with the flat of the glove${item ? `; on the cup within ${durationText(workable(item, ml, context))}` : ''}. Look again after 12 min for runs.`;
+
+/** Minutes a mix stays workable in this room. A pot under 100 ml lasts a little longer, which isn't relied on. */
+const workable = (item: ItemOf<'resin'>, ml: number, { settings }: CoatContext): number =>
+  Math.max(1, Math.floor(potLifeAt(item.potLife, Math.max(100, ml), settings.celsius)));
 
 export const resinNeeds = (item: ItemOf<'resin'> | undefined): readonly string[] => [
   item?.name ?? 'the resin',

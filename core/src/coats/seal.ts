@@ -1,4 +1,4 @@
-import { areaOf, bodyOf, placesOf, whereText, type CoatKind } from './coat-kind';
+import { areaOf, bodyOf, inThisRoom, placesOf, whereText, type CoatKind } from './coat-kind';
 import { changedGrounds } from './ground';
 
 /** Minutes a clear mist needs before resin: makers say 20–30. */
@@ -21,7 +21,7 @@ export const seal: CoatKind<'seal'> = {
         waitsFor: 'Set glue, and loose flakes brushed off.',
         area: areaOf(places, context),
         handsOn: 5 * coat.passes,
-        wait: { minutes: SEAL_DRY * coat.passes, until: 'dry and no longer smelling of solvent' },
+        wait: { minutes: inThisRoom(SEAL_DRY * coat.passes, context), until: 'dry and no longer smelling of solvent' },
         cautions: ['Spray outdoors or in a booth, respirator on, no flame near.'],
       }),
     };

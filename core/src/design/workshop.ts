@@ -28,5 +28,10 @@ export const defaultSettings: Settings = {
 };
 
 /** What a plan is worked out against. */
-export const workshopSchema = z.strictObject({ settings: settingsSchema, shelf: z.array(shelfItemSchema).max(5000) });
+export const workshopSchema = z.strictObject({
+  settings: settingsSchema,
+  shelf: z.array(shelfItemSchema).max(5000),
+  /** the day it is worked out for; what goes off by the calendar is only told when it is known */
+  today: z.iso.date().optional(),
+});
 export type Workshop = z.infer<typeof workshopSchema>;

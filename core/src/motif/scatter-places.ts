@@ -1,6 +1,6 @@
 import { randomStream } from '../field/random';
 import { wallMeasure } from '../regions';
-import type { Station } from '../vessel';
+import { mostRoundabout, mostSpread, reachOnWall, wallDistance, type Station, type WallSpot } from '../vessel';
 
 /** What is scattered where. Lengths mm along the wall. */
 export interface ScatterWish {
@@ -8,8 +8,10 @@ export interface ScatterWish {
   readonly from: number;
   readonly to: number;
   readonly count: number;
-  /** no two middles are nearer than this */
+  /** no two middles are nearer than this, over the surface */
   readonly apart: number;
+  /** mm that a motif reaches from its middle on its flat sheet: it spreads where the wall leans far */
+  readonly reach?: number;
   /** −1 all towards the foot, 0 even, 1 all towards the rim */
   readonly dense: number;
   readonly seed: number;
@@ -25,6 +27,8 @@ const SHRINK = 0.9;
 /** misses in a row, for each still wanted, before the spacing is eased */
 const PATIENCE = 14;
 const LAST_PATIENCE = 6000;
+/** mm that nobody sees, and that no place is given up for */
+const UNSEEN = 0.02;
 
 /**
  * Places spread at random but never close: Poisson-disc sampling on the wall itself (distance along
@@ -34,7 +38,7 @@ const LAST_PATIENCE = 6000;
  * (After R. Cook, "Stochastic sampling in computer graphics", 1986: dart throwing; here with a grid.)
  */
 export function scatterPlaces(wish: ScatterWish): readonly ScatteredPlace[] {
-  const { stations, from, to, count, apart, dense, seed, allows } = wish;
+  const { stations, from, to, count, apart, reach = 0, dense, seed, allows } = wish;
   if (count <= 0 || to <= from) return [];
   const random = randomStream(seed);
   const measure = wallMeasure(stations);
@@ -43,16 +47,20 @@ export function scatterPlaces(wish: ScatterWish): readonly ScatteredPlace[] {
   const density = (height: number) => 1 + dense * ((2 * (height - from)) / (to - from) - 1) * 0.9;
   const most = 1 + Math.abs(dense) * 0.9;
   let spacing = Math.max(apart, START_SHARE * Math.sqrt((2 * area) / (Math.sqrt(3) * count)));
-  const grid = new NearGrid(stations, Math.max(apart, spacing / Math.sqrt(1 - Math.abs(dense) * 0.9)));
+  // As far as any two must be apart, spread and all.
+  const widest = Math.max(apart, spacing / Math.sqrt(1 - Math.abs(dense) * 0.9)) + 2 * mostSpread(stations, reach);
+  const grid = new NearGrid(stations, widest);
   const places: ScatteredPlace[] = [];
   let misses = 0;
   while (places.length < count) {
     const height = measure.heightWith(low + random() * (high - low));
     const angle = random() * 360;
-    const spot: Spot = { angle, along: measure.along(height), radius: measure.radius(height) };
+    const radius = measure.radius(height);
+    const spread = reachOnWall(stations, { angle, height, radius }, reach) - reach;
+    const spot: Spot = { angle, height, along: measure.along(height), radius, spread: spread > UNSEEN ? spread : 0 };
     const here = density(height);
     const near = Math.max(apart, spacing / Math.sqrt(here));
-    if (random() * most < here && grid.free(spot, near) && allows(angle, height)) {
+    if (random() * most < here && grid.free(spot, near, apart) && allows(angle, height)) {
       grid.put(spot);
       places.push([angle, height]);
       misses = 0;
@@ -69,11 +77,10 @@ export function scatterPlaces(wish: ScatterWish): readonly ScatteredPlace[] {
   return places;
 }
 
-/** A middle as the grid measures from it: degrees, mm along the wall from the foot, mm from the axis. */
-interface Spot {
-  readonly angle: number;
+/** A middle as the grid measures from it: mm along the wall from the foot, and mm its motif reaches further than on paper. */
+interface Spot extends WallSpot {
   readonly along: number;
-  readonly radius: number;
+  readonly spread: number;
 }
 
 /** Middles kept in rows along the wall and cells round it, so that only near ones are measured. */
@@ -83,17 +90,20 @@ class NearGrid {
   private readonly round: number;
 
   constructor(
-    stations: readonly Station[],
+    private readonly stations: readonly Station[],
     private readonly size: number,
   ) {
-    this.round = Math.max(1, Math.floor(Math.min(...stations.map((station) => station.circumference)) / size));
+    // On a wall nearly as flat as a plate the straight way across is shorter than the one round.
+    const cell = size * mostRoundabout(stations);
+    this.round = Math.max(1, Math.floor(Math.min(...stations.map((station) => station.circumference)) / cell));
   }
 
   put(spot: Spot): void {
     this.row(Math.floor(spot.along / this.size))[Math.floor((spot.angle / 360) * this.round)].push(spot);
   }
 
-  free({ angle, along, radius }: Spot, near: number): boolean {
+  free(spot: Spot, near: number, apart: number): boolean {
+    const { angle, along, radius } = spot;
     const middle = Math.floor(along / this.size);
     const at = Math.floor((angle / 360) * this.round);
     const reach = Math.min(this.round - 1, 1);
@@ -106,6 +116,9 @@ class NearGrid {
           if (turn > 180) turn = 360 - turn;
           const across = ((other.radius + radius) / 2) * turn * (Math.PI / 180);
           if (across * across + up * up < near * near) return false;
+          // Wider spacing is for the look; only what was promised is held to over the surface.
+          const wanted = apart + spot.spread + other.spread;
+          if (wallDistance(this.stations, spot, other) < wanted - UNSEEN) return false;
         }
       }
     }

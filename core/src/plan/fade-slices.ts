@@ -100,6 +100,8 @@ function roundCourse(area: Area, planned: PlannedArea, low: number, high: number
   const tape = circumferenceAt(cup.stations, (low + high) / 2);
   const length = (tape * width) / 360;
   const rim = heightOf(cup);
+  // Only as high as the area: carried on over the whole cup, a lean winds round without end.
+  const [bottom, above] = [Math.max(0, low - 1), Math.min(rim, high + 1)].map(onGrid);
   const spare = Math.min(1, (360 - width) / 2);
   const shift = (height: number) => lean * (height - low);
   return {
@@ -107,15 +109,15 @@ function roundCourse(area: Area, planned: PlannedArea, low: number, high: number
     shape: (from, to) => {
       const left = onGrid(start + width * from - (from <= 1e-9 ? spare : 0));
       const right = onGrid(start + width * to + (to >= 1 - 1e-9 ? spare : 0));
-      const [foot, top] = [onGrid(shift(0)), onGrid(shift(rim))];
+      const [foot, top] = [onGrid(shift(bottom)), onGrid(shift(above))];
       return ontoOneTurn([
         [
           [
-            [left + foot, 0],
-            [right + foot, 0],
-            [right + top, rim],
-            [left + top, rim],
-            [left + foot, 0],
+            [left + foot, bottom],
+            [right + foot, bottom],
+            [right + top, above],
+            [left + top, above],
+            [left + foot, bottom],
           ],
         ],
       ]);

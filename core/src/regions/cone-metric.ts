@@ -67,9 +67,15 @@ export function wallMeasure(stations: readonly Station[]): {
   }
 
   const ringArea = (ring: Ring) => {
-    let sum = 0;
-    for (let i = 1; i < ring.length; i += 1) sum += edge(ring[i - 1][0], ring[i - 1][1], ring[i][0], ring[i][1]);
-    return Math.abs(sum);
+    let [sum, lost] = [0, 0];
+    for (let i = 1; i < ring.length; i += 1) {
+      const one = edge(ring[i - 1][0], ring[i - 1][1], ring[i][0], ring[i][1]);
+      const next = sum + one;
+      // What rounding takes off each addition is added up too (A. Neumaier, ZAMM 54, 1974): rings have thousands of edges.
+      lost += Math.abs(sum) >= Math.abs(one) ? sum - next + one : one - next + sum;
+      sum = next;
+    }
+    return Math.abs(sum + lost);
   };
   return {
     areaOf: (region) => {

@@ -30,7 +30,15 @@ const column = (
   hints: readonly string[] = [],
 ): ShelfColumn => ({ name, path, kinds, read, hints, ...wordsOf(name) });
 
-const unitNames: Readonly<Record<string, string>> = { mm: 'mm', um: 'µm', ml: 'ml', min: 'min', percent: '%', sheets: 'sheets' };
+const unitNames: Readonly<Record<string, string>> = {
+  mm: 'mm',
+  um: 'µm',
+  ml: 'ml',
+  min: 'min',
+  percent: '%',
+  sheets: 'sheets',
+  months: 'months',
+};
 const spelled: Readonly<Record<string, string>> = {
   ratio_a: 'parts of A',
   ratio_b: 'parts of B',
@@ -42,7 +50,7 @@ const spelled: Readonly<Record<string, string>> = {
 function wordsOf(name: string): { readonly words: string; readonly unit: string } {
   const weight = /^(.*)_g_per_ml$/.exec(name);
   if (weight) return { words: `${weight[1] === 'flake' ? 'flake' : weight[1].toUpperCase()} weighs, g/ml`, unit: '' };
-  const [, stem = name, suffix = ''] = /^(.*)_(mm|um|ml|min|percent|sheets)$/.exec(name) ?? [];
+  const [, stem = name, suffix = ''] = /^(.*)_(mm|um|ml|min|percent|sheets|months)$/.exec(name) ?? [];
   const words = spelled[name] ?? stem.replace(/_/g, ' ');
   return suffix === '' ? { words, unit: '' } : { words: `${words}, ${unitNames[suffix]}`, unit: unitNames[suffix] };
 }
@@ -81,6 +89,7 @@ export const shelfColumns: readonly ShelfColumn[] = [
   column('tacky_from_min', 'tackFrom', ['resin'], 1),
   column('tacky_until_min', 'tackUntil', ['resin'], 1),
   column('sand_after_min', 'sandAfter', ['resin'], 1, ['sand']),
+  column('keeps_months', 'keeps', ['resin'], 1),
   column('way', 'way', ['glue'], 'words'),
   column('hold', 'hold', ['glue'], 1),
   column('open_from_min', 'open.0', ['glue'], 1),

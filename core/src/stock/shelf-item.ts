@@ -67,6 +67,8 @@ const resinItem = z.strictObject({
   tackFrom: minutes,
   tackUntil: minutes,
   sandAfter: minutes,
+  /** months it can be relied on once opened, if its label says no other */
+  keeps: z.number().min(1, 'It keeps at least a month.').max(120, 'Nothing keeps over ten years.').default(12),
 });
 
 export const glueWays = ['resin wipe', 'tacky coat', 'brush-on', 'spray adhesive', 'clear spray', 'tape', 'drawn'] as const;

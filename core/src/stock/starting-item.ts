@@ -63,6 +63,7 @@ export function startingItem(group: ShelfGroup, id: string): ShelfItem {
         tackFrom: 180,
         tackUntil: 420,
         sandAfter: 480,
+        keeps: 12,
       };
     case 'glue':
       return { kind: group, ...shared, name: 'New glue', way: 'brush-on', hold: 1.4, open: [3, 5], dryMinutes: 60 };

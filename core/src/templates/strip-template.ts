@@ -1,6 +1,6 @@
 import { edgeLine, type AreaOf } from '../areas';
 import { bandRegion, onGrid, type Region, type WallPoint } from '../regions';
-import { heightOf, levelHeight, piecesOf, stripFit, type Cup } from '../vessel';
+import { heightOf, levelHeight, piecesOf, stripFit, wallLength, type Cup } from '../vessel';
 import { flatPieces } from './flat-pieces';
 import { mark, sheetAround, type Template, type TemplateSheet, type TemplateWishes } from './template';
 
@@ -16,10 +16,12 @@ export function stripTemplate(area: AreaOf<'band'>, cup: Cup, wishes: TemplateWi
   ];
   const bends = piecesOf(cup.stations).filter(([, upper]) => upper.height > from && upper.height < to).length;
   if (wishes.straight) {
+    if (fit.longest > Math.max(fit.lowerLength, fit.upperLength) + 0.05)
+      says.push(`The wall is widest between them, ${fit.longest.toFixed(1)} mm round: the strip is cut to that.`);
     const warns = fit.puckers
-      ? `Its edges should differ by ${fit.difference.toFixed(1)} mm, so a straight strip puckers along the shorter one. The curved strip lies flat.`
+      ? `It should be ${fit.difference.toFixed(1)} mm longer where the wall is widest than where it is narrowest, so a straight strip puckers there. The curved strip lies flat.`
       : null;
-    return { title: `${area.name}, straight strip`, says, warns, sheets: [straightStrip(area, cup, wishes, fit.lowerLength)] };
+    return { title: `${area.name}, straight strip`, says, warns, sheets: [straightStrip(area, cup, wishes, fit.longest)] };
   }
   const warns = fit.puckers ? 'The wall leans here: cut the strip curved as drawn; a straight one would pucker.' : null;
   if (bends > 0) says.push('The wall bends within this band, so it comes in one strip for each straight part of the wall.');
@@ -39,8 +41,7 @@ const stripSheets = (name: string, region: Region, cup: Cup): readonly TemplateS
 /** The band's outline going on past the seam by so many mm at its wider end, teeth and all. */
 function overlapped(area: AreaOf<'band'>, cup: Cup, overlap: number): Region {
   const [from, to] = [levelHeight(area.lower.level, cup), levelHeight(area.upper.level, cup)];
-  const { lowerLength, upperLength } = stripFit(cup.stations, from, to);
-  const past = (360 * overlap) / Math.min(lowerLength, upperLength);
+  const past = (360 * overlap) / stripFit(cup.stations, from, to).shortest;
   const [lower, upper] = [goneOn(edgeLine(area.lower, cup), past), [...goneOn(edgeLine(area.upper, cup), past)].reverse()];
   return [[[...lower, ...upper, lower[0]]]];
 }
@@ -56,8 +57,10 @@ function goneOn(line: readonly WallPoint[], past: number): readonly WallPoint[] 
 
 function straightStrip(area: AreaOf<'band'>, cup: Cup, wishes: TemplateWishes, length: number): TemplateSheet {
   const [lower, upper] = [edgeLine(area.lower, cup), [...edgeLine(area.upper, cup)].reverse()];
-  const top = Math.max(...upper.map(([, height]) => height));
-  const flat = ([angle, height]: WallPoint) => [(angle / 360) * length, top - height] as const;
+  // Cloth lies along the wall, which is longer than it is high where it leans.
+  const along = (height: number) => wallLength(cup.stations, 0, height);
+  const top = along(Math.max(...upper.map(([, height]) => height)));
+  const flat = ([angle, height]: WallPoint) => [(angle / 360) * length, top - along(height)] as const;
   const end = [length + wishes.overlap, 0] as const;
   const [lowerEnd, upperEnd] = [flat(lower[lower.length - 1]), flat(upper[0])];
   const points = [...lower.map(flat), [end[0], lowerEnd[1]] as const, [end[0], upperEnd[1]] as const, ...upper.map(flat)];
@@ -75,8 +78,7 @@ export function edgeTemplate(area: AreaOf<'band'>, side: 'lower' | 'upper', cup:
   const beyond = side === 'upper' ? Math.min(rim, Math.max(...heights) + GUIDE) : Math.max(0, Math.min(...heights) - GUIDE);
   const past =
     (360 * wishes.overlap) /
-    stripFit(cup.stations, ...((beyond > heights[0] ? [heights[0], beyond] : [beyond, heights[0]]) as [number, number]))
-      .lowerLength;
+    stripFit(cup.stations, ...((beyond > heights[0] ? [heights[0], beyond] : [beyond, heights[0]]) as [number, number])).shortest;
   const on = goneOn(line, past);
   const last = on[on.length - 1][0];
   const region: Region = [[[...on, [last, beyond], [0, beyond], on[0]]]];

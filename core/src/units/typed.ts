@@ -6,7 +6,7 @@ export type Measure = 'length' | 'ml' | 'temperature' | 'percent' | 'plain';
 /** A typed figure in the core's own unit, or a sentence that says what can't be read and what can. */
 export type ReadFigure = { readonly ok: true; readonly value: number } | { readonly ok: false; readonly sentence: string };
 
-type Kind = 'length' | 'volume' | 'weight' | 'time' | 'celsius' | 'fahrenheit' | 'share' | 'angle' | 'count';
+type Kind = 'length' | 'volume' | 'weight' | 'time' | 'celsius' | 'fahrenheit' | 'share' | 'angle' | 'count' | 'months';
 
 /** Units by their spellings: what they measure, and how many of mm, ml, g, min, °C, %, ° or pieces one is. */
 const spellings: readonly (readonly [Kind, number, string])[] = [
@@ -36,6 +36,8 @@ const spellings: readonly (readonly [Kind, number, string])[] = [
   ['share', 1, '%'],
   ['angle', 1, '° deg degree degrees'],
   ['count', 1, 'sheet sheets'],
+  ['months', 1, 'month months'],
+  ['months', 12, 'year years'],
 ];
 
 const units = new Map(

@@ -1,5 +1,6 @@
 export * from './station';
 export * from './wall';
+export * from './wall-distance';
 export * from './flatten';
 export * from './cup-kind';
 export * from './cup';

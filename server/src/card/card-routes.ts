@@ -6,7 +6,7 @@ import type { Memory } from '../memory';
 import { cardPdf } from './card-pdf';
 
 /** The printed card of a design. */
-export const cardRoutes: FastifyPluginAsyncZod<Memory> = async (app, { designs, shelf, workshop }) => {
+export const cardRoutes: FastifyPluginAsyncZod<Memory> = async (app, { designs, planned }) => {
   app.get(
     '/:id/card.pdf',
     {
@@ -17,8 +17,9 @@ export const cardRoutes: FastifyPluginAsyncZod<Memory> = async (app, { designs, 
     },
     async (request, reply) => {
       const { document } = await designs.newest(request.params.id);
-      const settings = await workshop.settings();
-      const plan = planOf(document, { settings, shelf: await shelf.items() });
+      const workshop = await planned();
+      const { settings } = workshop;
+      const plan = planOf(document, workshop);
       const pdf = await cardPdf(
         cardOf(plan, document, settings),
         cupDrawing(plan, document.cup),

@@ -15,11 +15,11 @@ const wishes = z.object({
 });
 
 /** Templates of a design, for a cutter as SVG and for paper as PDF. */
-export const templateRoutes: FastifyPluginAsyncZod<Memory> = async (app, { designs, shelf, workshop }) => {
+export const templateRoutes: FastifyPluginAsyncZod<Memory> = async (app, { designs, planned }) => {
   async function drawn(id: string, query: z.infer<typeof wishes>): Promise<{ template: Template; paper: 'A4' | 'Letter' }> {
     const { document } = await designs.newest(id);
-    const settings = await workshop.settings();
-    const plan = planOf(document, { settings, shelf: await shelf.items() });
+    const workshop = await planned();
+    const plan = planOf(document, workshop);
     const offer = templatesOf(document, plan).find((one) => one.id === query.what);
     if (!offer)
       throw new ProblemError(
@@ -27,7 +27,7 @@ export const templateRoutes: FastifyPluginAsyncZod<Memory> = async (app, { desig
         'No such template',
         'This design has no such template any more. Go back to its templates and choose one.',
       );
-    return { template: offer.draw({ ...query, straight: query.straight === 'true' }), paper: settings.paper };
+    return { template: offer.draw({ ...query, straight: query.straight === 'true' }), paper: workshop.settings.paper };
   }
 
   app.get('/:id/template.svg', { schema: { params: byId, querystring: wishes } }, async (request, reply) => {

@@ -1,3 +1,4 @@
+import { openInThisRoom } from '../../coats';
 import { hides } from '../../glitter';
 import { baseMatches } from '../../plan/matching-base';
 import { itemOf } from '../../stock';
@@ -107,7 +108,9 @@ function tooSlow(
   const needed = EACH_POT * pours.length;
   if (!fade || open >= needed) return [];
   const slow = facts.workshop.shelf.flatMap((item) =>
-    item.kind === 'glue' && item.way !== 'tape' && (item.open === null || item.open[1] >= needed) ? [item.name] : [],
+    item.kind === 'glue' && item.way !== 'tape' && (item.open === null || openInThisRoom(item.open[1], facts.workshop) >= needed)
+      ? [item.name]
+      : [],
   );
   const hands = Math.ceil(needed / open);
   return [

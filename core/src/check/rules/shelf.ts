@@ -1,6 +1,4 @@
-import { drawnParts } from '../../plan/drawn-parts';
 import { itemOf, type ShelfItem, type ShelfKind } from '../../stock';
-import { amountText } from '../../units';
 import type { Coat } from '../../design';
 import type { Rule } from '../finding';
 
@@ -69,30 +67,5 @@ export const missingItem: Rule = {
             : [],
       ),
     ];
-  },
-};
-
-export const notEnough: Rule = {
-  name: 'not enough in stock',
-  find: ({ workshop, steps, fades }) => {
-    const wanted = new Map<string, number>();
-    for (const part of steps.flatMap((step) => step.planned.pours.flatMap((pour) => drawnParts(pour, fades))))
-      wanted.set(part.item, (wanted.get(part.item) ?? 0) + part.ml);
-    return workshop.shelf.flatMap((item) => {
-      const need = wanted.get(item.id) ?? 0;
-      if (item.kind !== 'glitter' || item.left === null || need <= item.left + 1e-9) return [];
-      const weight = item.flake.solidShare * item.flake.density;
-      const text = (ml: number) => amountText(ml, workshop.settings.units, weight);
-      return [
-        {
-          level: 'look' as const,
-          coat: null,
-          area: null,
-          says: `${item.name}: ${text(need)} wanted, ${text(item.left)} left.`,
-          why: 'What is cast off can go back in, but the jar doesn’t hold the pour. Buy more or mix it thinner.',
-          fix: null,
-        },
-      ];
-    });
   },
 };

@@ -15,6 +15,7 @@ import {
   areaHandles,
   areaText,
   amountText,
+  countFindings,
   countText,
   designNameSchema,
   faultsOf,
@@ -71,7 +72,7 @@ export class Workspace {
     const { totals, areas } = plan;
     const left = areas.leftOver.area > 0.05 ? `${areaText(areas.leftOver.area, units)} left over` : 'none left over';
     const resin = amountText(totals.resinMl, units, totals.resinMl > 0 ? totals.resinGrams / totals.resinMl : 1);
-    const grave = plan.findings.filter((finding) => finding.level !== 'tip').length;
+    const { grave } = countFindings(plan.findings);
     return [
       { path: 'cup', name: 'Cup', line: `${areaText(plan.surface.coatable, units)} to coat`, alert: false },
       {

@@ -13,6 +13,7 @@ import {
   type Workshop,
 } from '@aurantia/core';
 import { catchError, EMPTY, forkJoin, map, tap, type Observable } from 'rxjs';
+import { formatISO } from 'date-fns';
 import * as z from 'zod';
 import { Api } from './api';
 import { KeptList } from './kept-list';
@@ -88,7 +89,9 @@ export class WorkshopMemory {
   readonly cups = computed<readonly KeptCup[]>(() => this.kept.cups.entries().map(({ id, document }) => ({ id, cup: document })));
   readonly loaded = signal(false);
   readonly units = computed(() => this.settings().units);
-  readonly workshop = computed<Workshop>(() => ({ settings: this.settings(), shelf: this.shelf() }));
+  readonly workshop = computed<Workshop>(() => ({ settings: this.settings(), shelf: this.shelf(), today: this.today }));
+  /** read once: what goes off goes off by months */
+  private readonly today = formatISO(new Date(), { representation: 'date' });
 
   load(): void {
     forkJoin({

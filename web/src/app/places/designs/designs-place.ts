@@ -4,6 +4,7 @@ import { MatMenuModule } from '@angular/material/menu';
 import { Router, RouterLink } from '@angular/router';
 import {
   amountText,
+  countFindings,
   countText,
   gramsPerMl,
   planOf,
@@ -115,10 +116,8 @@ function lineOf(plan: Plan): Pick<Standing, 'line' | 'level'> {
   if (plan.areas.areas.length === 0) return { line: 'only a cup so far', level: 'open' };
   if (plan.coats.length === 0) return { line: `${countText(plan.areas.areas.length, 'area')}, no coats yet`, level: 'open' };
   const coats = countText(plan.coats.length, 'coat');
-  const stops = plan.findings.filter((finding) => finding.level === 'stop').length;
-  const looks = plan.findings.length - stops;
-  if (stops > 0) return { line: `${coats}, ${countText(stops, 'stop')}`, level: 'stop' };
-  if (looks > 0) return { line: `${coats}, ${countText(looks, 'thing')} to look at`, level: 'look' };
+  const { stop, grave } = countFindings(plan.findings);
+  if (grave > 0) return { line: `${coats}, ${countText(grave, 'thing')} to look at`, level: stop > 0 ? 'stop' : 'look' };
   return { line: `${coats}, all clear`, level: 'clean' };
 }
 

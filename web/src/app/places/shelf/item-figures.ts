@@ -38,6 +38,7 @@ const figures: Record<ShelfItem['kind'], readonly ItemFigure[]> = {
     { path: 'tackFrom', label: 'Tacky from', unit: 'min' },
     { path: 'tackUntil', label: 'Tacky until', unit: 'min' },
     { path: 'sandAfter', label: 'Sand after', unit: 'min' },
+    { path: 'keeps', label: 'Once opened keeps', unit: 'months' },
   ],
   glue: [
     { path: 'hold', label: 'Holds, flakes deep' },

@@ -1,0 +1,7 @@
+import type { Finding, FindingLevel } from './finding';
+
+/** How many findings of each level there are, and how many a maker should look at: tips are no such thing. */
+export function countFindings(findings: readonly Finding[]): Readonly<Record<FindingLevel | 'grave', number>> {
+  const of = (level: FindingLevel) => findings.filter((finding) => finding.level === level).length;
+  return { stop: of('stop'), look: of('look'), tip: of('tip'), grave: of('stop') + of('look') };
+}

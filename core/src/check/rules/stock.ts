@@ -1,0 +1,85 @@
+import { drawnParts } from '../../plan/drawn-parts';
+import { itemOf, type ShelfItem } from '../../stock';
+import { amountText, countText } from '../../units';
+import type { Facts, Rule } from '../finding';
+
+/** ml a design draws of each item: glitter as poured, both parts of resin as mixed, ink as dropped. */
+function drawnOf({ workshop, steps, fades }: Facts): ReadonlyMap<string, number> {
+  const drawn = new Map<string, number>();
+  const draw = (id: string, ml: number) => drawn.set(id, (drawn.get(id) ?? 0) + ml);
+  for (const { coat, planned } of steps) {
+    for (const pour of planned.pours) for (const part of drawnParts(pour, fades)) draw(part.item, part.ml);
+    if (planned.mix && 'resin' in coat && coat.resin) draw(coat.resin, planned.mix.mix);
+    if (planned.drops && coat.kind === 'ink')
+      draw(coat.ink, planned.drops.count * (itemOf(workshop.shelf, coat.ink, 'ink')?.dropMl ?? 0));
+  }
+  return drawn;
+}
+
+const whyShort: Readonly<Partial<Record<ShelfItem['kind'], string>>> = {
+  glitter: 'What is cast off can go back in, but the jar doesn’t hold the pour. Buy more or mix it thinner.',
+  resin: 'A coat that runs out half way can’t be continued later. Buy more, or take thinner coats.',
+  ink: 'The last drops decide the colour. Have more at hand, or lower the load.',
+};
+
+export const notEnough: Rule = {
+  name: 'not enough in stock',
+  find: (facts) => {
+    const drawn = drawnOf(facts);
+    const { units } = facts.workshop.settings;
+    return facts.workshop.shelf.flatMap((item) => {
+      const need = drawn.get(item.id) ?? 0;
+      if (item.left === null || need <= item.left + 1e-9) return [];
+      const text = (ml: number) => amountText(ml, units, weightOf(item));
+      return [
+        {
+          level: 'look' as const,
+          coat: null,
+          area: null,
+          says: `${item.name}: ${text(need)} wanted, ${text(item.left)} left.`,
+          why: whyShort[item.kind] ?? 'Buy more before it is begun.',
+          fix: null,
+        },
+      ];
+    });
+  },
+};
+
+/** g a ml of it weighs as it is measured; ink is dropped, and reads in ml whatever the workshop weighs. */
+function weightOf(item: ShelfItem): number {
+  if (item.kind === 'glitter') return item.flake.solidShare * item.flake.density;
+  if (item.kind !== 'resin') return 1;
+  const [a, b] = item.ratio;
+  return (a * item.density[0] + b * item.density[1]) / (a + b);
+}
+
+/** Resin that was opened longer ago than it keeps: it yellows, and may stay soft. */
+export const agedResin: Rule = {
+  name: 'opened resin past its date',
+  find: (facts) => {
+    const { today, shelf } = facts.workshop;
+    if (today === undefined) return [];
+    const used = new Set(facts.steps.flatMap(({ coat }) => ('resin' in coat && coat.resin ? [coat.resin as string] : [])));
+    return shelf.flatMap((item) => {
+      if (item.kind !== 'resin' || item.opened === null || !used.has(item.id)) return [];
+      const months = monthsBetween(item.opened, today);
+      if (months < item.keeps) return [];
+      return [
+        {
+          level: 'look' as const,
+          coat: null,
+          area: null,
+          says: `${item.name} has been open for ${countText(months, 'month')}; it keeps ${countText(item.keeps, 'month')}.`,
+          why: 'Old resin yellows and may never cure hard. Try a spoonful first, or open a new one; its label has the last word.',
+          fix: null,
+        },
+      ];
+    });
+  },
+};
+
+/** Whole months from one day to another. */
+function monthsBetween(from: string, to: string): number {
+  const [[y0, m0, d0], [y1, m1, d1]] = [from, to].map((day) => day.split('-').map(Number));
+  return (y1 - y0) * 12 + m1 - m0 - (d1 < d0 ? 1 : 0);
+}

@@ -1,0 +1,119 @@
+import fc from 'fast-check';
+import { designSchema, settingsSchema, startingItem, type Design, type Workshop } from '../src';
+import { anyArea, anyCup, soundAreas } from './any-areas';
+import { workshop } from './workshop';
+
+const of = (kind: string): readonly string[] => workshop.shelf.filter((item) => item.kind === kind).map(({ id }) => id);
+/** now and then a jar that isn't there any more */
+const item = (kind: string) => fc.constantFrom(...of(kind), 'long-gone');
+const ml = fc.oneof(fc.double({ min: 0.05, max: 30, noNaN: true }), fc.constantFrom(1e-9, 0.25, 500));
+const parts = fc.uniqueArray(fc.record({ item: item('glitter'), ml }), {
+  minLength: 1,
+  maxLength: 4,
+  selector: (part) => part.item,
+});
+const film = fc.double({ min: 0.02, max: 3, noNaN: true });
+const coat = (on: fc.Arbitrary<unknown>) =>
+  fc.oneof(
+    fc.record({ kind: fc.constant('prep') }),
+    fc.record({
+      kind: fc.constant('base'),
+      on,
+      paint: item('paint'),
+      passes: fc.integer({ min: 1, max: 6 }),
+      fading: fc.boolean(),
+    }),
+    fc.record({ kind: fc.constant('glue'), on, glue: item('glue'), resin: fc.option(item('resin')) }),
+    fc.record({ kind: fc.constant('glitter'), on }),
+    fc.record({ kind: fc.constant('press'), on }),
+    fc.record({ kind: fc.constant('seal'), on, passes: fc.integer({ min: 1, max: 4 }) }),
+    fc.record({ kind: fc.constant('resin'), on, resin: item('resin'), thickness: film }),
+    fc.record({
+      kind: fc.constant('ink'),
+      on,
+      resin: item('resin'),
+      ink: item('ink'),
+      thickness: film,
+      load: fc.oneof(fc.double({ min: 0, max: 25, noNaN: true }), fc.constant(0)),
+    }),
+    fc.record({ kind: fc.constant('sand') }),
+    fc.record({
+      kind: fc.constant('decal'),
+      name: fc.constant('Leaf'),
+      width: fc.constant(40),
+      height: fc.constant(30),
+      centre: fc.integer({ min: 0, max: 90 }),
+    }),
+    fc.record({ kind: fc.constant('rest'), hours: fc.integer({ min: 1, max: 1000 }) }),
+  );
+
+const stop = fc.record({
+  parts,
+  cover: fc.constantFrom(0, 0.05, 0.5, 1, 1),
+  base: fc.option(item('paint'), { freq: 3 }),
+});
+const fade = fc
+  .record({
+    way: fc.constantFrom('up', 'down', 'middle', 'round', 'spiral'),
+    turns: fc.double({ min: 0.25, max: 12, noNaN: true }),
+    stops: fc.array(stop, { minLength: 2, maxLength: 5 }),
+    pots: fc.integer({ min: 2, max: 12 }),
+    overlap: fc.integer({ min: 0, max: 12 }),
+    depth: fc.double({ min: 0.1, max: 8, noNaN: true }),
+    castOff: fc.boolean(),
+  })
+  .map(({ stops, ...more }) => ({ ...more, stops: stops.map((one, i) => ({ ...one, at: i / (stops.length - 1) })) }));
+
+/** Any design that the schema accepts, on a cup of any kind; what a draw makes unsound is left out of it. */
+export const anyDesign: fc.Arbitrary<Design> = anyCup.chain((cup) =>
+  fc.array(anyArea, { maxLength: 6 }).chain((drawn) => {
+    const areas = soundAreas(cup, drawn).filter(({ kind }) => kind !== 'base' || cup.shape !== 'sleeve');
+    const ids = areas.map(({ id }) => id);
+    const on = ids.length === 0 ? fc.constant('all') : fc.oneof(fc.constant('all'), fc.subarray(ids, { minLength: 1 }));
+    return fc
+      .record({
+        blends: fc.array(fc.option(parts), { minLength: ids.length, maxLength: ids.length }),
+        fades: fc.array(fc.option(fade, { freq: 1 }), { minLength: ids.length, maxLength: ids.length }),
+        masked: fc.array(fc.boolean(), { minLength: ids.length, maxLength: ids.length }),
+        coats: fc.array(coat(on), { maxLength: 12 }),
+      })
+      .map(({ blends, fades, masked, coats }) => {
+        const whole = {
+          version: 2,
+          id: 'any',
+          name: 'Any',
+          note: '',
+          cup,
+          areas: areas.map((area, i) => ({ ...area, masked: masked[i] })),
+          blends: blends.flatMap((some, i) => (some ? [{ area: ids[i], parts: some }] : [])),
+          coats: coats.map((one, i) => ({ id: `c${i}`, ...one })),
+        };
+        const faded = fades.flatMap((some, i) =>
+          some && areas[i].kind !== 'base' && areas[i].kind !== 'grip' ? [{ area: ids[i], ...some }] : [],
+        );
+        const read = designSchema.safeParse({ ...whole, fades: faded });
+        return read.success ? read.data : designSchema.parse({ ...whole, fades: [] });
+      });
+  }),
+);
+
+/** A workshop with a full shelf, in any room, with any spoon. */
+export const anyWorkshop: fc.Arbitrary<Workshop> = fc
+  .record({
+    spoonStep: fc.constantFrom(0.1, 0.25, 0.5, 5),
+    resinStep: fc.constantFrom(0.1, 0.5, 10),
+    celsius: fc.integer({ min: 0, max: 45 }),
+    humidity: fc.integer({ min: 0, max: 100 }),
+    sealing: fc.constantFrom('always' as const, 'after dry glue' as const, 'never' as const),
+    length: fc.constantFrom('mm' as const, 'inch' as const, 'inch fraction' as const),
+    amount: fc.constantFrom('ml' as const, 'teaspoon' as const, 'gram' as const),
+  })
+  .map(({ length, amount, ...more }) => ({
+    settings: settingsSchema.parse({
+      ...workshop.settings,
+      ...more,
+      units: { length, amount, temperature: 'fahrenheit' },
+    }),
+    shelf: [...workshop.shelf, { ...startingItem('resin', 'old'), opened: '2020-01-31' }],
+    today: '2026-11-26',
+  }));
