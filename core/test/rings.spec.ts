@@ -12,6 +12,7 @@ import {
   ringWords,
   sectionsWithBlends,
   type RingColour,
+  type RingPlan,
 } from '../src/ring';
 import { demoFile } from './workshop';
 
@@ -132,6 +133,51 @@ describe('the order round the cup', () => {
       /close a circle that leaves colours out/,
     ],
   ] as const)('%s can’t be held', (_, together, says) => expect(() => planRing(many(6), { together })).toThrow(says));
+  test('on an open way, a first colour with two neighbours or a closed circle is refused in words', () => {
+    const held = (id: string) => ['c0', id] as const;
+    expect(() => planRing(many(6), { open: true, first: 'c0', together: [held('c1'), held('c2')] })).toThrow(
+      /Colour 0 begins the way, so it has one neighbour/,
+    );
+    const circle = ['c0', 'c1', 'c2', 'c3'].map((id, i, all) => [id, all[(i + 1) % 4]] as const);
+    expect(() => planRing(many(4), { open: true, together: circle })).toThrow(/a way has two ends/);
+  });
+  test('no pair that is held is ever parted, and its bound counts the pairs: whatever is held, on a ring or a way', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 4, max: 20 }),
+        fc.boolean(),
+        fc.boolean(),
+        fc.array(fc.tuple(fc.nat(19), fc.nat(19)), { maxLength: 4 }),
+        (n, open, begun, drawn) => {
+          const colours = many(n);
+          const together = drawn.filter(([a, b]) => a < n && b < n && a !== b).map(([a, b]) => [`c${a}`, `c${b}`] as const);
+          let plan: RingPlan;
+          try {
+            plan = planRing(colours, { open, first: begun ? 'c0' : null, together });
+          } catch (error) {
+            expect(error).toBeInstanceOf(RingError);
+            return;
+          }
+          const beside = plan.meetings.map(({ one, other }) => [one.id, other.id].sort().join());
+          for (const [one, other] of together) expect(beside).toContain([one, other].sort().join());
+          if (begun) expect(plan.order[0].id).toBe('c0');
+          expect(plan.bound).toBeLessThanOrEqual(plan.cost + 1e-9);
+        },
+      ),
+      { numRuns: 120 },
+    );
+  });
+  test('held pairs lift the bound of a large ring: it comes near what they cost', () => {
+    const colours = many(16);
+    const together = [
+      ['c0', 'c8'],
+      ['c8', 'c4'],
+      ['c2', 'c11'],
+    ] as const;
+    const [free, held] = [planRing(colours), planRing(colours, { together })];
+    expect(held.bound).toBeGreaterThan(free.bound);
+    expect((held.cost - held.bound) / held.cost).toBeLessThan(0.05);
+  });
   test('along a spiral has two ends that don’t meet', () => {
     const colours = many(6);
     const open = planRing(colours, { open: true });

@@ -19,7 +19,7 @@ describe('the room', () => {
     expect(coatOf('resin', 21).does).toContain('on the cup within 25 min');
     expect(coatOf('resin', 30).does).toContain('on the cup within 13 min');
     expect(coatOf('glue', 21).does).toContain('takes glitter for 3–5 min');
-    expect(coatOf('glue', 31).does).toContain('takes glitter for 1–2 min');
+    expect(coatOf('glue', 31).does).toContain('takes glitter for 2–3 min');
   });
   test('lengthens drying where it is cold, and shortens it where it is warm', () => {
     const waits = (celsius: number) => ['base', 'glitter', 'seal'].map((kind) => coatOf(kind, celsius).wait.minutes);

@@ -119,6 +119,6 @@ export function inThisRoom(minutes: number, { settings }: Pick<CoatContext, 'set
   return here < 30 ? Math.round(here) : Math.round(here / 5) * 5;
 }
 
-/** How long something can be worked before it goes off in this room; never rounded up. */
+/** How long something can be worked before it goes off in this room. */
 export const openInThisRoom = (minutes: number, { settings }: Pick<CoatContext, 'settings'>): number =>
-  Math.max(1, Math.floor(minutes * cureFactor(settings.celsius) + 1e-9));
+  Math.max(1, Math.round(minutes * cureFactor(settings.celsius)));

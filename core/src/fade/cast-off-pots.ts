@@ -1,7 +1,7 @@
 import { keptDepth } from '../glitter';
 import { tidy } from '../units';
 import type { FadeWish } from './fade-wish';
-import { looksOf, type PotChoice } from './pot-choices';
+import { looksOf, turnsBack, type PotChoice } from './pot-choices';
 import { faceOf, measured, eachJarOnce, underAt, type Leg } from './way-of-fade';
 
 type Parts = readonly {
@@ -23,8 +23,7 @@ interface BegunPot extends PotChoice {
 const CAUGHT = 0.9;
 
 /**
- * Pots begun with what the one poured before cast off, topped up to what they should be. The cast-off is taken only as
- * far as it holds no more of either mix than the pot wants.
+ * Pots begun with cast-off as far as none turns back for it: one that would is filled afresh.
  */
 export function withCastOff(
   wish: FadeWish,
@@ -32,10 +31,35 @@ export function withCastOff(
   pots: readonly PotChoice[],
   order: readonly number[],
 ): readonly BegunPot[] {
+  const fresh = new Set<number>();
+  for (;;) {
+    const begun = begunWith(wish, places, pots, order, fresh);
+    const back = begun.findIndex((pot, i) => i > 0 && turnsBack(begun[i - 1], pot));
+    if (back < 0) return begun;
+    const changed = [back, back - 1].filter((pot) => begun[pot].fromCastOff > 0);
+    // What was chosen before any cast-off turns back nowhere.
+    if (changed.length === 0) return begunWith(wish, places, pots, order, new Set(order));
+    changed.forEach((pot) => fresh.add(pot));
+  }
+}
+
+/**
+ * Pots begun with what the one poured before cast off, topped up to what they should be. The cast-off is taken only as
+ * far as it holds no more of either mix than the pot wants.
+ * @param fresh pots that take none
+ */
+function begunWith(
+  wish: FadeWish,
+  places: readonly { readonly leg: Leg; readonly share: number }[],
+  pots: readonly PotChoice[],
+  order: readonly number[],
+  fresh: ReadonlySet<number>,
+): readonly BegunPot[] {
   const begun: BegunPot[] = pots.map((pot) => ({ ...pot, fromCastOff: 0, parts: null, reused: [] }));
   const glitters = new Map(wish.stops.flatMap(({ mix }) => mix.parts.map((part) => [part.item as string, part])));
   order.slice(1).forEach((pot, i) => {
     const before = order[i];
+    if (fresh.has(pot)) return;
     const { leg } = places[pot];
     const wanted = [...measured(leg.from.mix, pots[pot].ofFrom), ...measured(leg.to.mix, pots[pot].ofTo)];
     const last = begun[before].parts ?? fullParts(places[before].leg, pots[before]);
@@ -44,7 +68,7 @@ export function withCastOff(
       poured *
       castShare(
         last.flatMap(({ item, ml }) => withGlitter(glitters, item, ml)),
-        wish.strewn[before],
+        wish.areas[before],
         wish,
       ) *
       CAUGHT;
@@ -60,7 +84,7 @@ export function withCastOff(
     const parts = eachJarOnce([...reused, ...measured(leg.from.mix, ofFrom), ...measured(leg.to.mix, ofTo)]);
     const looks = looksOf(
       parts.flatMap(({ item, ml }) => withGlitter(glitters, item, ml)),
-      wish.strewn[pot],
+      wish.areas[pot],
       underAt(leg, places[pot].share),
       wish,
     );

@@ -41,12 +41,14 @@ interface Judged {
   readonly steps: readonly number[];
   /** the same before they are rounded to spoons */
   readonly unrounded: readonly number[];
-  /** ΔE00 that rounding moved each pot by */
-  readonly off: readonly number[];
+  /** pots, counted from 0, that would make the steps more even if they were measured finer; worked out */
+  readonly finer: readonly number[];
+  /** a finer spoon than the maker's that it takes to follow the fade, ml; null where the maker's own does */
+  readonly spoon: { readonly ml: number; readonly own: number } | null;
 }
 
 /** What a fade comes to, in words. */
-export function fadeVerdict({ span, steps, unrounded, off }: Judged): FadeVerdict {
+export function fadeVerdict({ span, steps, unrounded, finer, spoon }: Judged): FadeVerdict {
   if (span < NOT_SEEN)
     return {
       level: 'stop',
@@ -68,22 +70,27 @@ export function fadeVerdict({ span, steps, unrounded, off }: Judged): FadeVerdic
         ? 'steps are seen close up, not from across a table'
         : 'steps are seen from across a table; more pots would smooth them';
   return {
-    level: uneven ? 'look' : 'shows',
+    level: uneven || spoon ? 'look' : 'shows',
     says: 'This will show.',
     why: [
       `Its colours are ${span.toFixed(0)} apart and each pot ${least.toFixed(1)} to ${most.toFixed(1)} from the next: ${from}.`,
-      uneven ? remedy(unrounded, off) : '',
+      spoon
+        ? `A spoon of ${spoon.own} ml can’t follow it without turning back: its pots are measured to ${spoon.ml} ml. Take a finer spoon or a scale, or fewer pots.`
+        : '',
+      uneven ? remedy(unrounded, finer) : '',
     ]
       .filter((sentence) => sentence !== '')
       .join(' '),
   };
 }
 
-/** What makes uneven steps even: other places for the stops, or a finer spoon where the spoon is to blame. */
-function remedy(unrounded: readonly number[], off: readonly number[]): string {
+/** What makes uneven steps even: other places for the stops, or the pots that are worth a finer spoon; nothing where neither is. */
+function remedy(unrounded: readonly number[], finer: readonly number[]): string {
   if (ratioOf(unrounded) > EVEN_ENOUGH)
     return 'The stops lie where the eye doesn’t have them: “Even to the eye” moves them, or leave them if you want it so.';
-  return `Measure pot ${off.indexOf(Math.max(...off)) + 1} with a finer spoon, and the steps come out more even.`;
+  if (finer.length === 0) return '';
+  const pots = finer.map((pot) => pot + 1);
+  return `Measure ${pots.length === 1 ? `pot ${pots[0]}` : `pots ${pots.join(' and ')}`} with a finer spoon, and the steps come out more even.`;
 }
 
 const ratioOf = (steps: readonly number[]): number => Math.max(...steps) / Math.max(1e-6, Math.min(...steps));

@@ -30,8 +30,8 @@ export interface WishedStop {
 export interface FadeWish {
   readonly stops: readonly WishedStop[];
   readonly slots: readonly PotSlot[];
-  /** cm² each pot is strewn on, with what it is strewn over its neighbours */
-  readonly strewn: readonly number[];
+  /** cm² of wall each pot lays: over the overlap it thins out, so that two together are as dense there as one alone */
+  readonly areas: readonly number[];
   /** mm of wall each pot takes along the way, and that neighbours are strewn over each other */
   readonly along: readonly number[];
   readonly overlap: number;

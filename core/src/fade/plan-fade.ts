@@ -12,7 +12,7 @@ import {
   type Stretch,
 } from './fade-verdict';
 import { EVEN_ENOUGH, FadeError, type FadeMix, type FadeWish } from './fade-wish';
-import { choicesFor, mostAlike, stepsOf, unevennessOf, type PotChoice } from './pot-choices';
+import { choicesFor, exactChoice, mostAlike, stepsOf, unevennessOf, worthMeasuringFiner, type PotChoice } from './pot-choices';
 import { seenFrom, type SeenFrom } from './seen-from';
 import { coverAt, evenLegs, legsOf, measured, seenOnLeg, eachJarOnce, type Leg } from './way-of-fade';
 
@@ -82,35 +82,45 @@ export interface FadePlan {
   /** share left bare after each pass, in the barest pot and in the fullest */
   readonly passes: readonly { readonly least: number; readonly most: number }[];
   readonly seenFrom: readonly SeenFrom[];
+  /** what spoons pour more than the wall needs, ml a pour, and as a share of what it needs */
+  readonly surplus: { readonly ml: number; readonly share: number };
+  /** ml of the spoon that follows it: the maker's, or a finer one */
+  readonly spoon: number;
   readonly verdict: FadeVerdict;
 }
 
 /** ΔE00 between neighbours that is seen side by side but not from arm's length. */
 const UNSEEN_STEP = 5;
-/** So many spoons more than a pot needs are tried, and more still only where the steps stay uneven. */
-const MORE = [2, 4];
+/** So many spoons more than a pot needs are tried. */
+const MORE = 4;
+/** Parts of the maker's spoon that are tried where whole ones can't follow the fade, and ml that a fine scale weighs. */
+const FINER = [2, 5, 10];
+const FINEST = 0.01;
 
 /**
- * A fade in pots that change evenly to the eye from stop to stop, each rounded to the maker's spoon. Of the spoonfuls
- * each pot can have, those are taken that keep all steps most alike.
- * @throws FadeError when there is no room for the pots, or nothing to strew
+ * A fade in pots that change evenly to the eye from stop to stop and never turn back, each rounded to the maker's spoon,
+ * or to a finer one where that can't follow. Of the spoonfuls each pot can have, those are taken that keep all steps
+ * most alike and pour little over.
+ * @throws FadeError when there is no room for the pots, nothing to strew, or pots too small to be measured
  */
 export function planFade(wish: FadeWish): FadePlan {
   checkWish(wish);
   const { pots: places, lengths } = evenLegs(wish);
+  const ideal = places.map(({ leg, share }, i) => exactChoice(wish, leg, share, wish.areas[i]));
+  const needed = ideal.map(({ ofFrom, ofTo }) => ofFrom + ofTo);
   const exact = places.map(({ leg, share }) => seenOnLeg(leg, share, wish.depth));
   const unrounded = stepsOf(exact.map((spectrum) => ({ lab: labOf(spectrum) })));
-  const alike = MORE.map((more) =>
-    mostAlike(
-      places.map(({ leg, share }, i) => choicesFor(wish, leg, share, wish.strewn[i], more)),
-      unrounded,
-    ),
-  ).reduce((plain, more) => (unevennessOf(plain) <= EVEN_ENOUGH || unevennessOf(plain) <= unevennessOf(more) ? plain : more));
+  const { alike, spoon } = onSpoons(wish, places, ideal);
   const order = orderOf(alike);
   const taken = wish.castOff
     ? withCastOff(wish, places, alike, order)
     : alike.map((choice) => ({ ...choice, fromCastOff: 0, parts: null, reused: [] }));
   const steps = stepsOf(taken);
+  const surplus = taken.reduce(
+    (sum, { ofFrom, ofTo, fromCastOff }, i) =>
+      sum + ofFrom + ofTo + fromCastOff - (ofFrom + ofTo + fromCastOff > 0 ? needed[i] : 0),
+    0,
+  );
   const equal = equalSpoons(wish);
   const path = lengths.reduce((sum, length) => sum + length, 0);
   const span = Math.max(...taken.flatMap((one, i) => taken.slice(i + 1).map((other) => deltaE2000(one.lab, other.lab))));
@@ -158,7 +168,23 @@ export function planFade(wish: FadeWish): FadePlan {
       taken.map(({ lab }, i) => ({ lab, along: wish.along[i] })),
       Math.max(...wish.stops.flatMap(({ mix }) => mix.parts.map(({ glitter }) => coarsestCut(glitter)))),
     ),
-    verdict: fadeVerdict({ span, steps, unrounded, off: taken.map(({ lab }, i) => deltaE2000(lab, labOf(exact[i]))) }),
+    surplus: {
+      ml: tidy(surplus),
+      share:
+        surplus /
+        Math.max(
+          1e-9,
+          needed.reduce((sum, ml) => sum + ml, 0),
+        ),
+    },
+    spoon,
+    verdict: fadeVerdict({
+      span,
+      steps,
+      unrounded,
+      finer: worthMeasuringFiner(taken, ideal),
+      spoon: spoon < wish.step ? { ml: spoon, own: wish.step } : null,
+    }),
   };
 }
 
@@ -218,6 +244,37 @@ function madeFirstOf({ stops }: FadeWish, spoons: readonly Spoonful[]): readonly
 function weightOf(parts: readonly Part[]): number {
   const ml = parts.reduce((sum, part) => sum + part.ml, 0);
   return ml === 0 ? 1 : parts.reduce((sum, part) => sum + part.ml * gramsPerMl(part.glitter), 0) / ml;
+}
+
+/** The pots on the coarsest spoon that can follow the fade, the maker's own first. */
+function onSpoons(
+  wish: FadeWish,
+  places: readonly { readonly leg: Leg; readonly share: number }[],
+  ideal: readonly PotChoice[],
+): { readonly alike: readonly PotChoice[]; readonly spoon: number } {
+  const on = (spoon: number, strict: boolean) =>
+    mostAlike(
+      places.map(({ leg, share }, i) => choicesFor(wish, leg, share, wish.areas[i], { step: spoon, more: MORE })),
+      ideal,
+      strict,
+    );
+  const own = on(wish.step, true);
+  if (own) return { alike: own, spoon: wish.step };
+  // Once another spoon has to be taken, it may as well be one that makes the steps even.
+  let finer: { alike: readonly PotChoice[]; spoon: number } | null = null;
+  for (const spoon of [...FINER.map((part) => tidy(wish.step / part)), FINEST]) {
+    const alike = on(spoon, true);
+    if (!alike) continue;
+    if (finer === null || unevennessOf(alike) < unevennessOf(finer.alike)) finer = { alike, spoon };
+    if (unevennessOf(finer.alike) <= EVEN_ENOUGH) break;
+  }
+  if (finer) return finer;
+  // Pots that differ by less than can be weighed become one to the eye.
+  const alike = on(FINEST, false);
+  if (alike) return { alike, spoon: FINEST };
+  throw new FadeError(
+    'The pots are too small: even weighed to 0.01 ml they would turn back on their way. Take fewer pots, or a longer stretch.',
+  );
 }
 
 /** What a maker without a plan would do: equal steps in spoons and in amount from stop to stop. */

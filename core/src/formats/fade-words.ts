@@ -67,7 +67,16 @@ export const potLine = (pot: PlannedPot, number: number, units: Units): string =
 export const overlapWords = (overlap: number, units: Units): string =>
   overlap === 0
     ? 'Pots end edge to edge.'
-    : `Neighbours are strewn ${lengthText(overlap, units)} over each other; thin the last bit out by tapping.`;
+    : `Neighbours are strewn ${lengthText(overlap, units)} over each other, each thinning out to nothing across it: tap the last bit out.`;
+
+/** What whole spoons pour more than the wall needs; nothing where that is next to nothing. */
+export function surplusWords({ laid }: Pick<PlannedFade, 'laid'>, units: Units): string {
+  if (!laid || laid.surplus.share < 0.02) return '';
+  const poured = laid.pots.reduce((sum, { ml }) => sum + ml, 0);
+  const weight = laid.pots.reduce((sum, { ml, gramsPerMl }) => sum + ml * gramsPerMl, 0) / Math.max(1e-9, poured);
+  const more = amountText(Number(laid.surplus.ml.toFixed(1)), units, weight);
+  return `Whole spoons pour ${more} more than the wall needs, ${percentText(laid.surplus.share)}; what isn’t held is cast off.`;
+}
 
 /** Mixes of several jars, to be made before any pot. */
 export const madeFirstWords = ({ laid }: Pick<PlannedFade, 'laid'>, units: Units): readonly string[] =>

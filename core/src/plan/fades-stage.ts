@@ -124,7 +124,7 @@ function laid(
         under: grounds[i].under,
       })),
       slots: slices.map(({ slot }) => slot),
-      strewn: slices.map(({ strewn }) => strewn),
+      areas: slices.map(({ area }) => area),
       along: slices.map(({ along }) => along),
       overlap: fade.overlap,
       hold: Number.isFinite(grounds[0].hold) ? grounds[0].hold : null,

@@ -82,11 +82,11 @@ export function createPlanner(): Planner {
         .filter(({ area }) => !fading.has(area))
         .map((blend: Blend) => ready(blend, names[blend.area], sizes[blend.area], shelf)),
     );
-    // A pot is as deep as it lies on all it is strewn on.
+    // Over the overlap two pots thin out into each other, so each is as deep as on its own stretch.
     const potBlends = blendList(
       ...faded.flatMap((fade) =>
         fade.blends.map((blend) =>
-          ready(blend, names[blend.area], fade.planned.slices.find(({ id }) => id === blend.area)?.strewn ?? 0, shelf),
+          ready(blend, names[blend.area], fade.planned.slices.find(({ id }) => id === blend.area)?.area ?? 0, shelf),
         ),
       ),
     );

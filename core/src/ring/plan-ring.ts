@@ -87,7 +87,7 @@ export function planRing(colours: readonly RingColour[], { first = null, togethe
   const at = (id: string) => colours.findIndex((one) => one.id === id);
   const costs = colours.map((one) => colours.map((other) => neighbourCost(one.colour, other.colour)));
   const pairs = together.map(([one, other]) => [at(one), at(other)] as const).filter(([one, other]) => one >= 0 && other >= 0);
-  const wrong = knot(pairs, colours);
+  const wrong = knot(pairs, colours) ?? endsWrong(pairs, colours, open, first === null ? -1 : at(first));
   if (wrong !== null) throw new RingError(wrong);
   const { order, bound } = heldRing(costs, pairs, open, first === null ? null : at(first));
   const ring = order.map((one) => colours[one]);
@@ -138,6 +138,20 @@ function knot(pairs: readonly (readonly [number, number])[], colours: readonly R
       return `${colours[one].name} and ${colours[other].name} close a circle that leaves colours out. Let one pair go.`;
     group[rootOf(one)] = rootOf(other);
   }
+  return null;
+}
+
+/** Why a way with two ends can't hold what a ring could: its first colour has one neighbour, and no pairs close it. */
+function endsWrong(
+  pairs: readonly (readonly [number, number])[],
+  colours: readonly RingColour[],
+  open: boolean,
+  first: number,
+): string | null {
+  if (!open) return null;
+  if (first >= 0 && pairs.filter((pair) => pair.includes(first)).length > 1)
+    return `${colours[first].name} begins the way, so it has one neighbour, and is to have two. Let one go, or begin with another.`;
+  if (pairs.length >= colours.length) return 'So many pairs close a circle, and a way has two ends. Let one pair go.';
   return null;
 }
 

@@ -3,15 +3,16 @@
  * meetings, after each colour's meetings are made dearer or cheaper by a price of its own until the tree is nearly a
  * ring (M. Held & R. Karp, “The traveling-salesman problem and minimum spanning trees”, 1970).
  * @param cost of each pair's meeting, symmetric, at least three colours
+ * @param isHeld pairs that every ring counted has: the tree is begun with them
  */
-export function ringBound(cost: readonly (readonly number[])[]): number {
+export function ringBound(cost: readonly (readonly number[])[], isHeld: (i: number, j: number) => boolean = () => false): number {
   const n = cost.length;
   const price = new Float64Array(n);
   let best = 0;
   let step = 2;
   const upper = cost.reduce((sum, row, i) => sum + row[(i + 1) % n], 0);
   for (let round = 0; round < ROUNDS; round += 1) {
-    const { total, degree } = oneTree(cost, price);
+    const { total, degree } = oneTree(cost, price, isHeld);
     const bound = total - 2 * price.reduce((sum, one) => sum + one, 0);
     if (bound > best) best = bound;
     else step *= 0.95;
@@ -25,11 +26,19 @@ export function ringBound(cost: readonly (readonly number[])[]): number {
 }
 
 const ROUNDS = 400;
+/** More than any meeting and its prices can cost. */
+const HELD = 1e7;
 
 /** The cheapest tree over all but the first (Prim), and the first's two cheapest meetings. */
-function oneTree(cost: readonly (readonly number[])[], price: Float64Array): { total: number; degree: Int32Array } {
+function oneTree(
+  cost: readonly (readonly number[])[],
+  price: Float64Array,
+  isHeld: (i: number, j: number) => boolean,
+): { total: number; degree: Int32Array } {
   const n = cost.length;
   const paid = (a: number, b: number) => cost[a][b] + price[a] + price[b];
+  // What has to be chosen comes before all else; what it costs is counted as it is.
+  const rank = (a: number, b: number) => (isHeld(a, b) ? -HELD : 0) + paid(a, b);
   const degree = new Int32Array(n);
   const reached = new Float64Array(n).fill(Infinity);
   const from = new Int32Array(n).fill(1);
@@ -41,18 +50,18 @@ function oneTree(cost: readonly (readonly number[])[], price: Float64Array): { t
     let next = -1;
     for (let i = 1; i < n; i += 1) {
       if (inTree[i]) continue;
-      if (paid(at, i) < reached[i]) {
-        reached[i] = paid(at, i);
+      if (rank(at, i) < reached[i]) {
+        reached[i] = rank(at, i);
         from[i] = at;
       }
       if (next < 0 || reached[i] < reached[next]) next = i;
     }
-    total += reached[next];
+    total += paid(from[next], next);
     degree[next] += 1;
     degree[from[next]] += 1;
     at = next;
   }
-  const firsts = Array.from({ length: n - 1 }, (_, i) => i + 1).sort((a, b) => paid(0, a) - paid(0, b));
+  const firsts = Array.from({ length: n - 1 }, (_, i) => i + 1).sort((a, b) => rank(0, a) - rank(0, b));
   for (const other of firsts.slice(0, 2)) {
     total += paid(0, other);
     degree[0] += 1;

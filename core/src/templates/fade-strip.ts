@@ -1,4 +1,4 @@
-import { fadeMeasure, fadeWords, madeFirstWords, overlapWords, passWords, potLine, pouringOrder } from '../formats';
+import { fadeMeasure, fadeWords, madeFirstWords, overlapWords, passWords, potLine, pouringOrder, surplusWords } from '../formats';
 import type { PlannedFade } from '../plan';
 import { lengthFigure, metricUnits, wrapText } from '../units';
 import { wallLength, type Cup } from '../vessel';
@@ -45,6 +45,7 @@ export function fadeStrip(fade: PlannedFade, overlap: number, cup: Cup): Templat
   const says = [
     `${fade.areaName}: ${fadeWords(fade)}; figures are mm ${fadeMeasure(fade)}. ${upright ? 'Stand the strip beside the cup, or tape it to the wall.' : 'Lay the strip along, its top where the fade begins.'}`,
     `${overlapWords(overlap, metricUnits)} The bars beside the marks show where.`,
+    ...[surplusWords(fade, metricUnits)].filter((line) => line !== ''),
     ...madeFirstWords(fade, metricUnits),
     ...pots.map((pot, i) => potLine(pot, i + 1, metricUnits)),
     pouringOrder(fade),

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { fadeMeasure, potSpan, strewnSpan, type PlannedFade } from '@aurantia/core';
+import { fadeMeasure, potSpan, strewnSpan, surplusWords, type PlannedFade } from '@aurantia/core';
 import { AmountPipe, SharePipe } from '../../../parts/fields/unit-pipes';
 import { WorkshopMemory } from '../../../services/workshop';
 
@@ -16,6 +16,7 @@ export class FadePots {
   readonly planned = input.required<PlannedFade>();
 
   protected readonly measure = computed(() => fadeMeasure(this.planned()));
+  protected readonly surplus = computed(() => surplusWords(this.planned(), this.memory.units()));
   protected readonly rows = computed(() => {
     const units = this.memory.units();
     return (this.planned().laid?.pots ?? []).map((pot, i) => ({
