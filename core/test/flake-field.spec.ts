@@ -12,6 +12,7 @@ import {
   hexOf,
   layOver,
   litField,
+  mixSpectra,
   labOf,
   planOf,
   reflectanceOf,
@@ -205,4 +206,68 @@ test('on a taper as much is left bare at the rim as at the foot', () => {
     return count / (80 * 240);
   };
   for (const from of [0, 80, 160]) expect(Math.abs(bare(from) - Math.exp(-1))).toBeLessThan(0.03);
+});
+
+describe('fine and coarse flakes together', () => {
+  const mixed = (fine: number, coarse: number, share: number, colours = ['#00ff00', '#2020ff']): readonly LookFlake[] => [
+    { ...green, colour: colours[0], cut: fine, share: 1 - share },
+    { ...green, colour: colours[1], cut: coarse, share },
+  ];
+  test.each([0.2, 0.4, 0.6])('a cut of 2.5 mm with %p mm: neither lies more on top than its face', (fine) => {
+    // As wide as a whole cup's picture: flakes fall on it in stretches narrower than the coarse ones.
+    const [depth, seeds, width, height] = [2, 6, 4096, 160];
+    const kinds = mixed(fine, 2.5, 0.5);
+    const look = [
+      { layer: 'ground' as const, colour: '#ff0000' },
+      { layer: 'flakes' as const, depth, flakes: kinds },
+    ];
+    const shares = Array.from({ length: seeds }, (_, seed) => {
+      const regions = [{ pixels: allPixels(width, height), look }];
+      const { tokens, parts } = flakeField({
+        ...flat(look, seed),
+        width,
+        height,
+        rowsPerMm: 17,
+        columnsPerMm: () => 17,
+        regions,
+      });
+      const { stacks, flakes: faces } = parts[1];
+      const coarse = stacks.map(({ glint, flake }) => glint !== null && faces[flake].colour === '#2020ff');
+      return tokens.reduce((sum, token) => sum + (coarse[token >> 6] ? 1 : 0), 0) / tokens.length;
+    });
+    const mean = shares.reduce((sum, one) => sum + one, 0) / seeds;
+    const error = Math.sqrt(shares.reduce((sum, one) => sum + (one - mean) ** 2, 0) / (seeds - 1) / seeds);
+    const expected = 0.5 * (1 - Math.exp(-depth));
+    expect(Math.abs(mean - expected)).toBeLessThan(3 * error + 0.001);
+    // Told apart as the eye does: within ΔE00 1 of the prediction.
+    const seen = (share: number) =>
+      mixSpectra(['#00ff00', '#2020ff', '#ff0000'].map(reflectanceOf), [1 - Math.exp(-depth) - share, share, Math.exp(-depth)]);
+    expect(deltaE2000(labOf(seen(mean)), labOf(seen(expected)))).toBeLessThan(1);
+  });
+});
+
+test('a small motif is no barer than a large area: flakes that fall over its edge count', () => {
+  const [width, height] = [240, 240];
+  for (const [side, cut] of [
+    [16, 0.6],
+    [24, 1],
+    [40, 2.5],
+  ] as const) {
+    // Motifs of `side` pixels at 8 a mm, spread over the picture.
+    const pixels = [...allPixels(width, height)].filter((at) => {
+      const [x, y] = [at % width, Math.floor(at / width)];
+      return x % (side * 2) < side && y % (side * 2) < side;
+    });
+    const [bares, depth] = [[] as number[], 1.5];
+    for (let seed = 0; seed < 8; seed += 1) {
+      const field = flakeField({
+        ...flat(flakes(cut, depth), seed),
+        regions: [{ pixels: Uint32Array.from(pixels), look: flakes(cut, depth) }],
+      });
+      bares.push(field.bareShare ?? NaN);
+    }
+    const mean = bares.reduce((sum, one) => sum + one, 0) / bares.length;
+    const spread = Math.sqrt(bares.reduce((sum, one) => sum + (one - mean) ** 2, 0) / (bares.length - 1) / bares.length);
+    expect(Math.abs(mean - Math.exp(-depth))).toBeLessThan(3 * spread + 0.004);
+  }
 });

@@ -1,4 +1,5 @@
 import { flakeFace, hides } from '../glitter';
+import { aroundPart, runsOfPart, type Around } from './around-part';
 import type { FieldRequest } from './flake-field';
 import type { LookFlake } from './look';
 import { MOST_STACKS, type Stacks } from './stacks';
@@ -15,6 +16,11 @@ export interface FieldSheet {
 
 /** Flakes are dropped on so many pixels at a time, which a processor keeps at hand. */
 const AT_ONCE = 65536;
+/**
+ * Rounds in which all of a layer falls, downwards and upwards by turns: in one, the coarse flakes of each stretch would
+ * lie on top of the one before, over its edge.
+ */
+const ROUNDS = 8;
 /** How many widths of flake a taper is drawn with. */
 const WIDTHS = 8;
 
@@ -35,6 +41,7 @@ export function* dropFlakes(
 ): Generator<undefined, number> {
   const { width, height, rowsPerMm, columnsPerMm } = request;
   const [firstRow, lastRow] = [Math.floor(pixels[0] / width), Math.floor(pixels[pixels.length - 1] / width)];
+  const inRow = (row: number) => Math.min(lastRow, Math.max(firstRow, row));
   const scales = Float64Array.from({ length: height }, (_, row) => (row < firstRow || row > lastRow ? 0 : columnsPerMm(row)));
   const inUse = scales.subarray(firstRow, lastRow + 1);
   const [narrowest, widest] = [inUse.reduce((a, b) => Math.min(a, b)), inUse.reduce((a, b) => Math.max(a, b))];
@@ -46,35 +53,76 @@ export function* dropFlakes(
   const counts = kinds.map(
     (kind, k) => (depth * kind.share * pixels.length) / meanArea(pixels, width, scales, level, stamps[k], even),
   );
-  const total = Math.round(counts.reduce((a, b) => a + b, 0));
-  const edges = counts.map((_, k) => counts.slice(0, k + 1).reduce((a, b) => a + b, 0) / total);
+  const around = aroundFor(request, pixels, kinds, stamps, (row) => scales[inRow(row)]);
+  // As dense outside as inside, so many flakes that lie over the part's edge.
+  const outside = counts.map((count, k) => (count * around[k].count) / pixels.length);
+  const inside = counts.reduce((sum, count) => sum + count, 0);
+  const total = Math.round(inside + outside.reduce((sum, count) => sum + count, 0));
+  const edges = [...counts, ...outside].map((_, i, all) => all.slice(0, i + 1).reduce((sum, one) => sum + one, 0) / total);
   const unbroken = pixels[pixels.length - 1] - pixels[0] === pixels.length - 1;
   const presses = kinds.map((kind) => pressOf(kind, stacks));
-  let dropped = 0;
-  for (let from = 0; from < pixels.length; from += AT_ONCE) {
+  const stretches = Math.ceil(pixels.length / AT_ONCE);
+  const rounds = stretches === 1 ? 1 : ROUNDS;
+  let [dropped, covered] = [0, 0];
+  for (let turn = 0; turn < rounds * stretches; turn += 1) {
+    const round = Math.floor(turn / stretches);
+    const stretch = round % 2 === 0 ? turn % stretches : stretches - 1 - (turn % stretches);
+    const from = stretch * AT_ONCE;
     const here = Math.min(AT_ONCE, pixels.length - from);
-    const until = Math.round((total * (from + here)) / pixels.length);
+    covered += here;
+    const until = Math.round((total * covered) / (rounds * pixels.length));
     for (; dropped < until; dropped += 1) {
-      let at = from + Math.floor(random() * here);
-      at = unbroken ? pixels[0] + at : pixels[at];
-      let row = Math.floor(at / width);
+      let pick = 0;
+      if (edges.length > 1) {
+        const chosen = random();
+        while (pick < edges.length - 1 && chosen >= edges[pick]) pick += 1;
+      }
+      const k = pick % kinds.length;
+      let row = 0;
+      let column = 0;
       // Wider rows take more flakes: keep a row in proportion to the mm it stands for.
-      while (!even && random() * scales[row] > narrowest) {
-        at = pixels[from + Math.floor(random() * here)];
-        row = Math.floor(at / width);
-      }
-      let k = 0;
-      if (kinds.length > 1) {
-        const pick = random();
-        while (k < kinds.length - 1 && pick >= edges[k]) k += 1;
-      }
+      do {
+        if (pick < kinds.length) {
+          let at = from + Math.floor(random() * here);
+          at = unbroken ? pixels[0] + at : pixels[at];
+          row = Math.floor(at / width);
+          column = at - row * width;
+        } else {
+          const { places, count } = around[k];
+          const place = Math.min(count - 1, Math.floor(((stretch + random()) / stretches) * count));
+          row = places[2 * place];
+          column = places[2 * place + 1];
+        }
+      } while (!even && random() * scales[inRow(row)] > narrowest);
       const chance = Math.floor(random() * (STAMPS * TILTS));
-      const { spans } = stamps[k][level[row]][Math.floor(chance / TILTS)];
-      presses[k](spans, chance % TILTS, row, at - row * width, part, request, sheet);
+      const { spans } = stamps[k][level[inRow(row)]][Math.floor(chance / TILTS)];
+      presses[k](spans, chance % TILTS, row, column, part, request, sheet);
     }
     yield;
   }
-  return total;
+  return Math.round(inside);
+}
+
+/** For each kind, the places round the part from which its flakes reach into it; none where the part has no edge. */
+function aroundFor(
+  request: FieldRequest,
+  pixels: Uint32Array,
+  kinds: readonly LookFlake[],
+  stamps: readonly (readonly (readonly Stamp[])[])[],
+  scaleAt: (row: number) => number,
+): readonly Around[] {
+  const known = new Map<number, Around>();
+  const runs = runsOfPart(pixels, request.width);
+  return kinds.map(({ cut }, k) => {
+    const reach = stamps[k][0] === pixelStamps ? 0 : cut / Math.sqrt(3);
+    const found =
+      known.get(reach) ??
+      (reach === 0
+        ? { places: new Int32Array(0), count: 0 }
+        : aroundPart(request, runs, Math.ceil(reach * request.rowsPerMm) + 1, (row) => Math.ceil(reach * scaleAt(row)) + 1));
+    known.set(reach, found);
+    return found;
+  });
 }
 
 const widthsBetween = (narrowest: number, widest: number): readonly number[] =>
