@@ -273,3 +273,25 @@ describe('the cheapest mix near enough', () => {
     }
   });
 });
+
+test('a search with see-through jars ends once it has found one near enough: nothing that is left would be worth it', () => {
+  const all = Array.from({ length: 24 }, (_, i) =>
+    glitter(`#${((i * 2654435761) % 0x1000000).toString(16).padStart(6, '0')}`, 0.4, i % 2 === 0),
+  );
+  const under = reflectanceOf('#2e3436');
+  const parts = [0, 5, 10, 15].map((i, at) => ({ glitter: all[i], ml: 0.5 + at * 0.5 }));
+  const target = labOf(flakeRain(parts, 2.5, under));
+  const search = findMix(question({ target, jars: all.map((one) => jar(one)), size: 4, total: 5, under, closeEnough: 1 }));
+  const enough = ({ answers }: SearchState) => answers.some(({ size, best }) => size === 4 && best.difference < 1);
+  let after = 0;
+  for (;;) {
+    const { value, done } = search.next();
+    if (enough(value)) after += 1;
+    if (!done) continue;
+    expect(enough(value)).toBe(true);
+    expect(value.answers.every(({ proven, best, bound }) => proven && bound >= best.difference - 1 - 1e-9)).toBe(true);
+    break;
+  }
+  // The state that shows it, and the end.
+  expect(after).toBeLessThanOrEqual(3);
+});

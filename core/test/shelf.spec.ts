@@ -15,6 +15,7 @@ import {
   gramsPerMl,
   insteadOf,
   labOf,
+  glitterSchema,
   leftoverItem,
   LedgerError,
   linearRgbOfHex,
@@ -52,6 +53,28 @@ describe('a leftover mix', () => {
       const one = labOf(flakeRain([{ glitter: mixed, ml: 1 }], 2, under));
       expect(deltaE2000(one, labOf(flakeRain(parts, 2, under)))).toBeLessThan(0.3);
     }
+  });
+  test('looks as it lies deep whatever was mixed: opals, see-through flakes and opaque ones', () => {
+    const some = shelf.filter((item): item is ItemOf<'glitter'> => item.kind === 'glitter');
+    const off: number[] = [];
+    fc.assert(
+      fc.property(
+        fc.uniqueArray(fc.constantFrom(...some), { minLength: 2, maxLength: 4, selector: ({ id }) => id }),
+        fc.array(fc.integer({ min: 1, max: 9 }), { minLength: 4, maxLength: 4 }),
+        (jars, spoons) => {
+          const of = jars.map(({ flake }, i) => ({ glitter: flake, ml: spoons[i] }));
+          const one = mixedGlitter(of);
+          expect(glitterSchema.safeParse(one).success).toBe(true);
+          const under = reflectanceOf('#808080');
+          off.push(deltaE2000(labOf(flakeRain([{ glitter: one, ml: 1 }], 12, under)), labOf(flakeRain(of, 12, under))));
+          if (of.every(({ glitter }) => glitter.opacity === 1)) expect(one.opacity).toBe(1);
+        },
+      ),
+      { numRuns: 60 },
+    );
+    off.sort((a, b) => a - b);
+    expect(off[Math.floor(off.length / 2)]).toBeLessThan(0.5);
+    expect(off[off.length - 1]).toBeLessThan(3);
   });
   test('is a jar that says what it came from', () => {
     const item = leftoverItem('x' as ShelfItemId, 'Eaves leftover', parts, 4, 'Eaves of Copper Eaves');

@@ -203,12 +203,10 @@ export function worthMeasuringFiner(way: readonly PotChoice[], exact: readonly P
     return { pots, unevenness: back ? Infinity : unevennessOf(other) };
   };
   const best = (ways: readonly (readonly number[])[]) =>
-    ways
-      .map(tried)
-      .reduce((least, one) => (one.unevenness < least.unevenness ? one : least), {
-        pots: [] as readonly number[],
-        unevenness: now,
-      });
+    ways.map(tried).reduce((least, one) => (one.unevenness < least.unevenness ? one : least), {
+      pots: [] as readonly number[],
+      unevenness: now,
+    });
   const one = best(way.map((_, i) => [i]));
   const two = best(way.slice(1).map((_, i) => [i, i + 1]));
   const chosen = one.unevenness <= EVEN_ENOUGH || one.unevenness <= two.unevenness * 1.1 ? one : two;

@@ -51,7 +51,9 @@ export function runsOfPart(pixels: Uint32Array, width: number): PartRuns {
       // Pixels rise: where as many follow as the numbers say, none is missing between; else step by step.
       const rest = Math.min(pixels.length, from + end - pixels[from]) - 1;
       if (pixels[rest] - pixels[from] === rest - from) i = rest + 1;
-      else do i += 1; while (i < pixels.length && pixels[i] < end && pixels[i] === pixels[i - 1] + 1);
+      else
+        do i += 1;
+        while (i < pixels.length && pixels[i] < end && pixels[i] === pixels[i - 1] + 1);
       own.push(pixels[from] - start, pixels[i - 1] - start + 1);
     }
   }
@@ -63,8 +65,17 @@ function joined(spans: readonly [number, number][], width: number, wraps: boolea
   const onTurn = wraps
     ? spans.flatMap(([from, to]): [number, number][] => {
         if (to - from >= width) return [[0, width]];
-        if (from < 0) return [[0, to], [from + width, width]];
-        return to > width ? [[from, width], [0, to - width]] : [[from, to]];
+        if (from < 0)
+          return [
+            [0, to],
+            [from + width, width],
+          ];
+        return to > width
+          ? [
+              [from, width],
+              [0, to - width],
+            ]
+          : [[from, to]];
       })
     : [...spans];
   onTurn.sort((a, b) => a[0] - b[0]);

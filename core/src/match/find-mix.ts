@@ -57,18 +57,24 @@ function* sizeSearch(
   const hiding = keptFirst(jars, (jar) => colours.hiding[jar]);
   const through = new SeeThroughMixes(colours, found);
   const answer = (proven: boolean): SizeAnswer => ({ size, best, bound: Math.min(bound, best.difference), proven });
+  // Nothing that is left could win so much that it would be worth looking for.
+  const nearEnough = () => bound >= best.difference - slackOf(colours.question, best.difference);
   for (const radius of RADII) {
     const { difference } = best;
-    if (bound >= difference - slackOf(colours.question, difference)) break;
+    if (nearEnough()) break;
     const wanted = () => Math.min(radius, best === start ? difference - slackOf(colours.question, difference) : best.difference);
     const reached = wanted();
     if (!jars.some(({ keep }, jar) => keep && !colours.hiding[jar])) {
       const search = { colours, ...hiding, size, bounds: () => near(wanted()), found };
-      for (const progress of hidingMixes(search)) yield { answer: answer(false), progress: progress * 0.7 };
+      for (const progress of hidingMixes(search)) {
+        yield { answer: answer(false), progress: progress * 0.7 };
+        if (nearEnough()) return answer(true);
+      }
     }
     const sets = [...seeThroughSets(colours, size)];
     for (let at = 0; at < sets.length; at += 1) {
       through.search(sets[at], bandsNear(wanted()));
+      if (nearEnough()) return answer(true);
       if (at % 64 === 0) yield { answer: answer(false), progress: 0.7 + (0.3 * at) / sets.length };
     }
     bound = Math.max(bound, Math.min(reached, best.difference));
