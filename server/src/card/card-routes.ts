@@ -1,8 +1,9 @@
-import { cardOf, cupDrawing, planOf } from '@aurantia/core';
+import { cardOf, cupDrawing } from '@aurantia/core';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
 import { byId } from '../http/id-param';
 import type { Memory } from '../memory';
+import { planAside } from '../plan/plan-aside';
 import { cardPdf } from './card-pdf';
 
 /** The printed card of a design. */
@@ -19,7 +20,7 @@ export const cardRoutes: FastifyPluginAsyncZod<Memory> = async (app, { designs, 
       const { document } = await designs.newest(request.params.id);
       const workshop = await planned();
       const { settings } = workshop;
-      const plan = planOf(document, workshop);
+      const plan = await planAside(document, workshop);
       const pdf = await cardPdf(
         cardOf(plan, document, settings),
         cupDrawing(plan, document.cup),

@@ -1,10 +1,10 @@
-import { planOf } from '@aurantia/core';
 import { templatePages, templatesOf, templateSvg, templateMeasures, usualWishes, type Template } from '@aurantia/core/templates';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
 import { byId } from '../http/id-param';
 import { ProblemError } from '../http/problem';
 import type { Memory } from '../memory';
+import { planAside } from '../plan/plan-aside';
 import { templatePdf } from './template-pdf';
 
 const wishes = z.object({
@@ -19,7 +19,7 @@ export const templateRoutes: FastifyPluginAsyncZod<Memory> = async (app, { desig
   async function drawn(id: string, query: z.infer<typeof wishes>): Promise<{ template: Template; paper: 'A4' | 'Letter' }> {
     const { document } = await designs.newest(id);
     const workshop = await planned();
-    const plan = planOf(document, workshop);
+    const plan = await planAside(document, workshop);
     const offer = templatesOf(document, plan).find((one) => one.id === query.what);
     if (!offer)
       throw new ProblemError(
