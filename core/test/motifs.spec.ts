@@ -231,3 +231,16 @@ describe('an outline of one’s own', () => {
     ).toBeUndefined();
   });
 });
+
+test.each([
+  ['nested without end', `<svg>${'<g>'.repeat(5000)}<path d="M0 0L10 0L10 10Z"/>${'</g>'.repeat(5000)}</svg>`],
+  ['with a tag of JavaScript’s', '<svg><constructor/><path d="M0 0L10 0L10 10Z"/></svg>'],
+  ['with another', '<svg><__proto__/><path d="M0 0L10 0L10 10Z"/></svg>'],
+  ['with an attribute of JavaScript’s', '<svg><path prototype="x" __proto__="y" constructor="z" d="M0 0L10 0L10 10Z"/></svg>'],
+  ['so flat that nothing is inside', '<svg><path d="M0 0L100 0L100 0.0001L0 0.0001Z"/></svg>'],
+  ['of one line there and back', '<svg><path d="M0 0L100 0L50 0Z"/></svg>'],
+])('an SVG %s is refused in words, or read as a document takes it', (_, svg) => {
+  const read = outlineFromSvg(svg, 'x.svg');
+  if (read.ok) expect(outlineSchema.safeParse(read.outline).success).toBe(true);
+  else expect(read.sentence).toMatch(/\. [A-Z].*\.$/);
+});

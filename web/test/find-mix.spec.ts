@@ -65,6 +65,17 @@ describe('find a mix', () => {
   const button = (root: HTMLElement, text: string) =>
     [...root.querySelectorAll('button')].find((one) => one.textContent?.trim() === text);
 
+  test('a colour that is none is searched for by nobody, and the pane says so', async () => {
+    const { root, fixture, asks } = await pane();
+    await asks(1);
+    typeInto(labelled(root, 'as #'), 'brick');
+    await fixture.whenStable();
+    expect(root.textContent).not.toContain('Searching');
+    expect(root.textContent).toContain('Mend what is marked above');
+    typeInto(labelled(root, 'as #'), '#336699');
+    await asks(2);
+    expect(root.textContent).toContain('Searching');
+  });
   test('asks for the blend’s own colour, amount, depth and base, once typing rests', async () => {
     const { root, asks } = await pane();
     typeInto(labelled(root, 'as #'), '#336699');

@@ -1,6 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import { defaultSettings, fieldPlanOf, planOf, type FlakeField } from '@aurantia/core';
 import { Flakes } from '../src/app/services/flakes';
+import { Layouts } from '../src/app/services/layouts';
 import { design, shelf } from './workshop';
 
 /** A worker that answers when it is told to. */
@@ -10,6 +11,7 @@ class SlowWorker {
   onerror: ((event: { message: string }) => void) | null = null;
   readonly asked: { area?: string }[] = [];
   stops = 0;
+  ended = false;
   constructor() {
     SlowWorker.latest = this;
   }
@@ -17,8 +19,15 @@ class SlowWorker {
     if (request === 'stop') this.stops += 1;
     else this.asked.push(request);
   }
+  terminate() {
+    this.ended = true;
+  }
 }
-jest.mock('../src/app/workers/new-worker', () => ({ newFlakeWorker: () => new SlowWorker() }));
+jest.mock('../src/app/workers/new-worker', () => ({
+  newFlakeWorker: () => new SlowWorker(),
+  newLayoutWorker: () => new SlowWorker(),
+  workerFailed: ({ message }: { message: string }) => message,
+}));
 
 const plan = fieldPlanOf(planOf(design, { settings: defaultSettings, shelf: [...shelf] }));
 const swatch = (area: string) => ({ what: 'swatch' as const, plan, area, side: 10, pixelsPerMm: 4 });
@@ -55,9 +64,12 @@ test('a wish taken back is never begun; one that fails says so and the next goes
   flakes.picture('a', swatch('a')).subscribe({ error: failed });
   flakes.picture('b', swatch('b')).subscribe().unsubscribe();
   flakes.picture('c', swatch('c')).subscribe();
-  SlowWorker.latest.onerror?.({ message: 'out of memory' });
+  const first = SlowWorker.latest;
+  first.onerror?.({ message: 'out of memory' });
   expect(failed).toHaveBeenCalledWith(new Error('out of memory'));
-  expect(SlowWorker.latest.asked.map((request) => request.area)).toEqual(['a', 'c']);
+  // A worker that failed, or never came, is put away; the next wish goes to a new one.
+  expect([first.ended, first.asked.map((request) => request.area)]).toEqual([true, ['a']]);
+  expect(SlowWorker.latest.asked.map((request) => request.area)).toEqual(['c']);
 });
 
 test('the picture is shown while flakes fall; only the last one ends the work', () => {
@@ -81,4 +93,18 @@ test('a wish taken back under work is stopped, and the next begins once it has',
   expect(SlowWorker.latest.asked.map((request) => request.area)).toEqual(['a', 'b']);
   say({ sentence: 'no memory' });
   expect(SlowWorker.latest.stops).toBe(1);
+});
+
+test('a layout worker that never came is replaced: the next layout is worked out', () => {
+  const layouts = TestBed.inject(Layouts);
+  const failed = jest.fn();
+  layouts.layout(design.cup, design.areas).subscribe({ error: failed });
+  const first = SlowWorker.latest;
+  first.onerror?.({ message: 'not loaded' });
+  expect(failed).toHaveBeenCalledWith(new Error('not loaded'));
+  const laid: unknown[] = [];
+  layouts.layout(design.cup, design.areas).subscribe((layout) => laid.push(layout));
+  expect(SlowWorker.latest).not.toBe(first);
+  say({ layout: { areas: [] }, sentence: null });
+  expect(laid).toHaveLength(1);
 });

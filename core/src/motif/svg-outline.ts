@@ -1,7 +1,7 @@
 import { XMLParser, XMLValidator } from 'fast-xml-parser';
-import { evenOdd, type Ring } from '../regions';
+import { evenOdd, UnclearRegionError, type Region, type Ring } from '../regions';
 import { flatLines, type Line } from './svg-lines';
-import { MOST_POINTS, type OwnOutline } from './outline';
+import { MOST_POINTS, outlineSchema, type OwnOutline } from './outline';
 import { outlineFault } from './outline-fault';
 
 export type ReadOutline =
@@ -25,15 +25,24 @@ export function outlineFromSvg(text: string, name: string): ReadOutline {
   if (/<!(DOCTYPE|ENTITY)/i.test(text))
     return no('This SVG declares entities, which outlines don’t need. Save it as a plain SVG and bring it in again.');
   if (!/<svg[\s>]/i.test(text)) return no('This is no SVG. Bring in a file that ends in .svg and holds one closed outline.');
-  const valid = XMLValidator.validate(text);
-  if (valid !== true)
-    return no(`This SVG is damaged at line ${valid.err.line}: ${valid.err.msg} Save it again from the drawing program.`);
-  const nodes = new XMLParser({
-    preserveOrder: true,
-    ignoreAttributes: false,
-    attributeNamePrefix: '',
-    processEntities: false,
-  }).parse(text) as unknown;
+  let nodes: unknown;
+  try {
+    const valid = XMLValidator.validate(text);
+    if (valid !== true)
+      return no(`This SVG is damaged at line ${valid.err.line}: ${valid.err.msg} Save it again from the drawing program.`);
+    nodes = new XMLParser({
+      preserveOrder: true,
+      ignoreAttributes: false,
+      // A name of its own, so that an attribute called like something of JavaScript's stays a word.
+      attributeNamePrefix: '@',
+      processEntities: false,
+    }).parse(text);
+  } catch {
+    // The reader throws errors of its own at names of JavaScript's and at endless nesting.
+    return no(
+      'This SVG is built in a way that can’t be read: nested too deep, or with names no drawing has. Save it as a plain SVG and bring it in again.',
+    );
+  }
   const found: { lines: Line[]; left: Map<string, number> } = { lines: [], left: new Map() };
   try {
     walk(nodes, [], found, 0);
@@ -59,15 +68,32 @@ export function outlineFromSvg(text: string, name: string): ReadOutline {
   }
   const crossing = outlineFault([rings], MOST_POINTS);
   if (crossing) return no(crossing);
-  const polygons = evenOdd(rings as readonly Ring[]).map((polygon) =>
-    polygon.map((ring) => ring.map(([x, y]): [number, number] => [x, y])),
-  );
   const label =
     name
       .replace(/\.svg$/i, '')
       .trim()
       .slice(0, 60) || 'own outline';
-  return { ok: true, outline: { shape: 'own', name: label, polygons }, leftOut };
+  const read = checked(rings, label);
+  return read.ok ? { ...read, leftOut } : read;
+}
+
+/** The outline as a document takes it: what this accepts, no document refuses later. */
+function checked(rings: ReturnType<typeof unit>, name: string): ReadOutline {
+  const no = (sentence: string): ReadOutline => ({ ok: false, sentence });
+  let region: Region;
+  try {
+    region = evenOdd(rings as readonly Ring[]);
+  } catch (error) {
+    if (error instanceof UnclearRegionError)
+      return no('Lines of this outline lie on each other. Join its shapes into one in the drawing program.');
+    throw error;
+  }
+  if (region.length === 0)
+    return no('This outline is so flat that nothing lies inside it. Draw a shape that encloses something.');
+  const polygons = region.map((polygon) => polygon.map((ring) => ring.map(([x, y]): [number, number] => [x, y])));
+  const read = outlineSchema.safeParse({ shape: 'own', name, polygons });
+  if (!read.success) return no(read.error.issues[0].message);
+  return { ok: true, outline: { shape: 'own', name, polygons }, leftOut: [] };
 }
 
 const sentenceOf = (error: unknown): string =>
@@ -82,6 +108,13 @@ export class SvgOutlineError extends Error {
 
 type Attributes = Readonly<Record<string, string>>;
 
+/** Attributes by their plain names, without anything that an object has by itself. */
+const attributesOf = (read: unknown): Attributes =>
+  Object.assign(
+    Object.create(null) as Record<string, string>,
+    Object.fromEntries(Object.entries(read ?? {}).map(([name, value]) => [name.replace(/^@/, ''), String(value)])),
+  );
+
 function walk(
   nodes: unknown,
   transforms: readonly string[],
@@ -91,7 +124,7 @@ function walk(
   if (!Array.isArray(nodes)) return;
   if (depth > 40) throw new SvgOutlineError('This SVG nests its groups over 40 deep. Ungroup it in the drawing program.');
   for (const node of nodes as readonly Record<string, unknown>[]) {
-    const attributes = (node[':@'] ?? {}) as Attributes;
+    const attributes = attributesOf(node[':@']);
     const tag = Object.keys(node).find((key) => key !== ':@');
     if (tag === undefined) continue;
     const plain = tag.replace(/^.*:/, '').toLowerCase();

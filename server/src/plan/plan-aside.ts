@@ -1,5 +1,13 @@
 import { Worker } from 'node:worker_threads';
-import { layoutWeight, planOf, UnclearRegionError, type Design, type Plan, type PlannedAreas, type Workshop } from '@aurantia/core';
+import {
+  layoutWeight,
+  planOf,
+  UnclearRegionError,
+  type Design,
+  type Plan,
+  type PlannedAreas,
+  type Workshop,
+} from '@aurantia/core';
 import { ProblemError } from '../http/problem';
 import type { LayoutReply } from './layout-worker';
 
@@ -24,7 +32,10 @@ export async function planAside(design: Design, workshop: Workshop, patience = P
 
 function layoutAside({ cup, areas }: Design, patience: number): Promise<PlannedAreas> {
   return new Promise((resolve, reject) => {
-    const worker = new Worker(new URL('./layout-worker-start.mjs', import.meta.url), { workerData: { cup, areas }, execArgv: [] });
+    const worker = new Worker(new URL('./layout-worker-start.mjs', import.meta.url), {
+      workerData: { cup, areas },
+      execArgv: [],
+    });
     // It holds nobody up who wants to stop the program.
     worker.unref();
     const late = setTimeout(() => {

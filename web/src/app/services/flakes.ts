@@ -2,7 +2,7 @@ import { Injectable } from '@angular/core';
 import type { FlakeField } from '@aurantia/core';
 import { Observable, type Subscriber } from 'rxjs';
 import { STOP, type FlakeReply, type FlakeRequest } from '../workers/flake-request';
-import { newFlakeWorker } from '../workers/new-worker';
+import { newFlakeWorker, workerFailed } from '../workers/new-worker';
 
 interface Job {
   readonly slot: string;
@@ -43,7 +43,12 @@ export class Flakes {
       } else if ('sentence' in data) this.finish(() => job.page.error(new Error(data.sentence)));
       else this.finish(() => undefined);
     };
-    worker.onerror = (event) => this.finish(() => job.page.error(new Error(event.message)));
+    worker.onerror = (event) => {
+      // A worker that failed answers no more: the next wish gets a new one.
+      worker.terminate();
+      this.worker = null;
+      this.finish(() => job.page.error(new Error(workerFailed(event))));
+    };
     worker.postMessage(job.request);
   }
 

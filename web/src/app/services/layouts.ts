@@ -2,7 +2,7 @@ import { Injectable } from '@angular/core';
 import type { Area, Cup, PlannedAreas } from '@aurantia/core';
 import { Observable } from 'rxjs';
 import type { LayoutReply } from '../workers/layout-request';
-import { newLayoutWorker } from '../workers/new-worker';
+import { newLayoutWorker, workerFailed } from '../workers/new-worker';
 
 /** Has a cup split into its areas off the main thread. Only the newest wish is worked on; older ones end without a word. */
 @Injectable({ providedIn: 'root' })
@@ -30,7 +30,10 @@ export class Layouts {
           this.next();
         };
         worker.onerror = (event) => {
-          if (wanted) subscriber.error(new Error(event.message));
+          // A worker that failed answers no more: the next wish gets a new one.
+          worker.terminate();
+          this.worker = null;
+          if (wanted) subscriber.error(new Error(workerFailed(event)));
           this.next();
         };
         worker.postMessage({ cup, areas });

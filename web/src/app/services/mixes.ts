@@ -2,7 +2,7 @@ import { Injectable } from '@angular/core';
 import type { ShelfAnswer, ShelfItem, ShelfWish } from '@aurantia/core';
 import { Observable } from 'rxjs';
 import type { MixesReply } from '../workers/mixes-request';
-import { newMixesWorker } from '../workers/new-worker';
+import { newMixesWorker, workerFailed } from '../workers/new-worker';
 
 /** Has the shelf searched for mixes off the main thread. */
 @Injectable({ providedIn: 'root' })
@@ -18,7 +18,7 @@ export class Mixes {
           if (data.answer.over) subscriber.complete();
         }
       };
-      worker.onerror = (event) => subscriber.error(new Error(event.message));
+      worker.onerror = (event) => subscriber.error(new Error(workerFailed(event)));
       worker.postMessage({ wish, shelf });
       return () => worker.terminate();
     });

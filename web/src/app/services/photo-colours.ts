@@ -1,7 +1,7 @@
 import { Injectable } from '@angular/core';
 import type { PhotoColour } from '@aurantia/core/photo-colours';
 import { Observable } from 'rxjs';
-import { newPhotoColoursWorker } from '../workers/new-worker';
+import { newPhotoColoursWorker, workerFailed } from '../workers/new-worker';
 import type { PhotoColoursReply, PhotoColoursRequest } from '../workers/photo-colours-request';
 
 /** Has the colours of a photo sorted off the main thread. */
@@ -18,7 +18,7 @@ export class PhotoColours {
           subscriber.complete();
         }
       };
-      worker.onerror = (event) => subscriber.error(new Error(event.message));
+      worker.onerror = (event) => subscriber.error(new Error(workerFailed(event)));
       worker.postMessage(request);
       return () => worker.terminate();
     });

@@ -12,3 +12,9 @@ export const newPhotoColoursWorker = (): Worker =>
 
 /** Searches the shelf for a mix. */
 export const newMixesWorker = (): Worker => new Worker(new URL('./mixes.worker', import.meta.url), { type: 'module' });
+
+/** What a worker's failure is to a maker; one that couldn't even be loaded says nothing of itself. */
+export const workerFailed = ({ message }: ErrorEvent): string =>
+  message
+    ? `This can’t be worked out (${message}). Change something, or reload the page.`
+    : 'A part of the program couldn’t be loaded. See that Aurantia still runs, and try again.';

@@ -136,6 +136,8 @@ export class CupView {
     return `${this.plan().name} on ${this.cup().name}${names ? `: ${names}` : ', no areas yet'}. Arrow keys turn it.`;
   });
 
+  private left = false;
+
   constructor() {
     const watch = new ResizeObserver(([entry]) => {
       const { width, height } = entry.contentRect;
@@ -143,6 +145,7 @@ export class CupView {
     });
     watch.observe(this.host.nativeElement);
     inject(DestroyRef).onDestroy(() => {
+      this.left = true;
       watch.disconnect();
       cancelAnimationFrame(this.turning);
       this.wish?.unsubscribe();
@@ -216,11 +219,15 @@ export class CupView {
   private async begin(): Promise<void> {
     try {
       const { LatheCup } = await import('./lathe-cup');
+      // Left while it was on its way: nothing is made that nobody would take away again.
+      if (this.left) return;
       this.lathe = new LatheCup(this.canvas().nativeElement);
       this.way.set('solid');
-    } catch {
-      // No WebGL here: the same picture, painted point by point.
+    } catch (error) {
+      if (this.left) return;
+      // No WebGL here, or it couldn't come: the same picture, painted point by point.
       this.way.set('flat');
+      if (!(error instanceof Error && error.name === 'NoWebGlError')) this.notices.failed(error);
     }
   }
 

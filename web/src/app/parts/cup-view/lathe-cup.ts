@@ -37,9 +37,9 @@ export class LatheCup {
   private litAt: number | null = null;
   private readonly furniture: Mesh[] = [];
 
-  /** @throws Error where there is no WebGL; the caller then paints flat */
+  /** @throws NoWebGlError where there is no WebGL; the caller then paints flat */
   constructor(canvas: HTMLCanvasElement) {
-    this.renderer = new WebGLRenderer({ canvas, alpha: true, antialias: true });
+    this.renderer = rendererOn(canvas);
     this.renderer.setClearColor(new Color(0, 0, 0), 0);
     const window = new DirectionalLight(0xfff6e8, 2.7);
     window.position.set(-2.4, 1.2, 2.4);
@@ -145,5 +145,18 @@ export class LatheCup {
     }
     this.furniture.length = 0;
     this.wall = null;
+  }
+}
+
+/** This browser draws no WebGL. */
+export class NoWebGlError extends Error {
+  override readonly name = 'NoWebGlError';
+}
+
+function rendererOn(canvas: HTMLCanvasElement): WebGLRenderer {
+  try {
+    return new WebGLRenderer({ canvas, alpha: true, antialias: true });
+  } catch (error) {
+    throw new NoWebGlError('There is no WebGL here.', { cause: error });
   }
 }

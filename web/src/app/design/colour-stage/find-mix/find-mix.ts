@@ -98,13 +98,15 @@ export class FindMix {
       .all()
       .flatMap((palette, p) => palette.colours.map((one, i) => ({ value: `${p}/${i}`, name: `${palette.name}: ${one.name}` }))),
   ]);
-  protected readonly searching = computed(() => this.sentence() === null && !this.stopped() && this.answer()?.over !== true);
+  protected readonly searching = computed(
+    () => this.wish() !== null && this.sentence() === null && !this.stopped() && this.answer()?.over !== true,
+  );
   protected readonly bestFirst = computed(() => {
     const mixes = [...(this.answer()?.mixes ?? [])];
     return this.goal() === 'cheapest' ? mixes.reverse() : mixes.sort((one, other) => one.difference - other.difference);
   });
   protected readonly best = computed(() => this.answer()?.mixes.at(-1) ?? null);
-  private readonly wish = computed<ShelfWish | null>(() =>
+  protected readonly wish = computed<ShelfWish | null>(() =>
     this.refused() || (this.goal() === 'cheapest' && this.withinWrong())
       ? null
       : {
