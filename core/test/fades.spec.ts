@@ -10,58 +10,11 @@ import {
   reflectanceOf,
   seenFrom,
   type Fade,
-  type FadeMix,
-  type FadeWish,
-  type Lab,
   type WishedStop,
-  randomStream,
 } from '../src';
 import { asFall, turnedRound, withStopAdded, withStopDragged } from '../src/fade-changes';
+import { under, mix, stop, ends, wish, thinning } from './any-fade';
 import { jar } from './workshop';
-
-const under = reflectanceOf('#d9a441');
-const mix = (...ids: string[]): FadeMix => ({
-  name: ids.join(' and '),
-  parts: ids.map((id) => ({ item: jar(id).id, name: jar(id).name, glitter: jar(id).flake, finish: jar(id).finish, ml: 1 })),
-});
-const stop = (at: number, of: FadeMix, cover = 1): WishedStop => ({ at, mix: of, cover, under });
-const ends = (from: FadeMix, to: FadeMix) => [stop(0, from), stop(1, to)];
-const wish = (stops: readonly WishedStop[], change: Partial<FadeWish> & { pots?: number } = {}): FadeWish => {
-  const slots = potSlots(stops, change.pots ?? 5);
-  return {
-    stops,
-    slots,
-    areas: slots.map(({ from, to }) => 400 * (to - from)),
-    along: slots.map(({ from, to }) => 160 * (to - from)),
-    overlap: 12,
-    hold: 2.4,
-    passes: 1,
-    depth: 1.7,
-    step: 0.5,
-    castOff: false,
-    ...change,
-  };
-};
-const stepsBetween = (labs: readonly Lab[]) => labs.slice(1).map((lab, i) => deltaE2000(labs[i], lab));
-
-/** Fades a maker would lay, drawn by a seed: any two jars or one thinning out, four to nine pots, cups that widen. */
-function anyFades(count: number, look: (asked: FadeWish) => void): void {
-  const random = randomStream(20261126);
-  const one = <Value>(of: readonly Value[]): Value => of[Math.floor(random() * of.length)];
-  const jars = ['bee-line', 'brickfield', 'kiln-ash', 'first-frost', 'candle-end', 'lamp-oil', 'rust-road', 'thistledown'];
-  for (let i = 0; i < count; i += 1) {
-    const [from, to] = [mix(one(jars)), mix(one(jars))];
-    const thin = random() < 0.5;
-    const stops = thin ? (random() < 0.5 ? thinning(from) : [stop(0, from, 0.1), stop(1, from)]) : ends(from, to);
-    const area = 150 + random() * 250;
-    const widens = 1 + random() * 0.4;
-    const pots = 4 + Math.floor(random() * 6);
-    const slots = potSlots(stops, pots);
-    const areas = slots.map((slot) => area * (slot.to - slot.from) * (1 + (widens - 1) * slot.from));
-    look(wish(stops, { pots, slots, areas, depth: 1.2 + random() * 1.4, castOff: random() < 0.3, step: one([0.25, 0.5, 1]) }));
-  }
-}
-const thinning = (of: FadeMix) => [stop(0, of), stop(1, of, 0)];
 
 describe('places of pots', () => {
   test.each([
@@ -133,59 +86,6 @@ describe('a fade in pots', () => {
     const { unevenness, equal } = planFade(wish(ends(mix('candle-end'), mix('kiln-ash'))));
     const steps = equal.flatMap(({ apart }) => (apart === null ? [] : [apart]));
     expect(unevenness).toBeLessThan(Math.max(...steps) / Math.min(...steps));
-  });
-  test('the pots that are named for a finer spoon do make the steps more even, and none is named where that helps nobody', () => {
-    let named = 0;
-    anyFades(120, (asked) => {
-      const plan = planFade(asked);
-      const [, said] = /Measure pots? ([\d and]+) with a finer spoon/.exec(plan.verdict.why) ?? [];
-      if (said === undefined) return;
-      named += 1;
-      const fine = planFade({ ...asked, step: 0.0005 }).pots;
-      const pots = said.split(' and ').map((one) => Number(one) - 1);
-      const steps = stepsBetween(plan.pots.map(({ lab }, i) => (pots.includes(i) ? fine[i].lab : lab)));
-      expect(Math.max(...steps) / Math.min(...steps)).toBeLessThan(plan.unevenness);
-    });
-    expect(named).toBeGreaterThan(5);
-  });
-  test('that thins out never thickens, whatever the spoon, the cup and the jar; nor does a mix turn back', () => {
-    anyFades(200, (asked) => {
-      const { pots, spoon } = planFade(asked);
-      for (const { spoons } of pots)
-        for (const { ml } of spoons) expect(Math.abs(ml / spoon - Math.round(ml / spoon))).toBeLessThan(1e-6);
-      const [first, last] = [asked.stops[0].cover, asked.stops[1].cover];
-      if (first !== last)
-        pots.slice(1).forEach(({ kept }, i) => expect((kept - pots[i].kept) * (last - first)).toBeGreaterThanOrEqual(-1e-9));
-      const share = ({ spoons, ml }: (typeof pots)[number]) =>
-        spoons.reduce((sum, one) => sum + (one.stop === 1 ? one.ml : 0), 0) / ml;
-      if (first === last && !asked.castOff)
-        pots.slice(1).forEach((pot, i) => expect(share(pot)).toBeGreaterThanOrEqual(share(pots[i]) - 1e-9));
-    });
-  });
-  test('asks for a finer spoon only where the maker’s can’t follow, and says so', () => {
-    const narrow = wish(thinning(mix('first-frost')), { pots: 9, areas: Array(9).fill(9) });
-    const { spoon, verdict } = planFade(narrow);
-    expect(spoon).toBeLessThan(0.5);
-    expect(verdict).toMatchObject({
-      level: 'look',
-      why: expect.stringContaining(
-        `A spoon of 0.5 ml can’t follow it without turning back: its pots are measured to ${spoon} ml.`,
-      ),
-    });
-    expect(planFade(wish(ends(mix('bee-line'), mix('brickfield')))).spoon).toBe(0.5);
-    const [covered] = planFade(wish(thinning(mix('brickfield')), { areas: [0.05, 80, 80, 80, 80] })).pots;
-    expect(covered).toMatchObject({ ml: 0, parts: [] });
-  });
-  test('pours little more than the wall needs, and says how much that is', () => {
-    const shares: number[] = [];
-    anyFades(150, (asked) => {
-      const { surplus, pots } = planFade({ ...asked, castOff: false });
-      const needed = pots.reduce((sum, { ml }) => sum + ml, 0) - surplus.ml;
-      expect(surplus.share).toBeCloseTo(surplus.ml / needed, 6);
-      shares.push(surplus.share);
-    });
-    shares.sort((one, other) => one - other);
-    expect(shares[Math.floor(shares.length / 2)]).toBeLessThan(0.2);
   });
   test('says how many pots hide every step, and those do', () => {
     const stops = ends(mix('candle-end'), mix('kiln-ash'));

@@ -11,8 +11,9 @@ import {
   type OtherPot,
   type Stretch,
 } from './fade-verdict';
-import { EVEN_ENOUGH, FadeError, type FadeMix, type FadeWish } from './fade-wish';
-import { choicesFor, exactChoice, mostAlike, stepsOf, unevennessOf, worthMeasuringFiner, type PotChoice } from './pot-choices';
+import { FadeError, type FadeMix, type FadeWish } from './fade-wish';
+import { exactChoice, stepsOf, unevennessOf, worthMeasuringFiner, type PotChoice } from './pot-choices';
+import { potsOnSpoons } from './pots-on-spoons';
 import { seenFrom, type SeenFrom } from './seen-from';
 import { coverAt, evenLegs, legsOf, measured, seenOnLeg, eachJarOnce, type Leg } from './way-of-fade';
 
@@ -91,12 +92,6 @@ export interface FadePlan {
 
 /** ΔE00 between neighbours that is seen side by side but not from arm's length. */
 const UNSEEN_STEP = 5;
-/** So many spoons more than a pot needs are tried. */
-const MORE = 4;
-/** Parts of the maker's spoon that are tried where whole ones can't follow the fade, and ml that a fine scale weighs. */
-const FINER = [2, 5, 10];
-const FINEST = 0.01;
-
 /**
  * A fade in pots that change evenly to the eye from stop to stop and never turn back, each rounded to the maker's spoon,
  * or to a finer one where that can't follow. Of the spoonfuls each pot can have, those are taken that keep all steps
@@ -110,7 +105,7 @@ export function planFade(wish: FadeWish): FadePlan {
   const needed = ideal.map(({ ofFrom, ofTo }) => ofFrom + ofTo);
   const exact = places.map(({ leg, share }) => seenOnLeg(leg, share, wish.depth));
   const unrounded = stepsOf(exact.map((spectrum) => ({ lab: labOf(spectrum) })));
-  const { alike, spoon } = onSpoons(wish, places, ideal);
+  const { alike, spoon } = potsOnSpoons(wish, places, ideal);
   const order = orderOf(alike);
   const taken = wish.castOff
     ? withCastOff(wish, places, alike, order)
@@ -244,37 +239,6 @@ function madeFirstOf({ stops }: FadeWish, spoons: readonly Spoonful[]): readonly
 function weightOf(parts: readonly Part[]): number {
   const ml = parts.reduce((sum, part) => sum + part.ml, 0);
   return ml === 0 ? 1 : parts.reduce((sum, part) => sum + part.ml * gramsPerMl(part.glitter), 0) / ml;
-}
-
-/** The pots on the coarsest spoon that can follow the fade, the maker's own first. */
-function onSpoons(
-  wish: FadeWish,
-  places: readonly { readonly leg: Leg; readonly share: number }[],
-  ideal: readonly PotChoice[],
-): { readonly alike: readonly PotChoice[]; readonly spoon: number } {
-  const on = (spoon: number, strict: boolean) =>
-    mostAlike(
-      places.map(({ leg, share }, i) => choicesFor(wish, leg, share, wish.areas[i], { step: spoon, more: MORE })),
-      ideal,
-      strict,
-    );
-  const own = on(wish.step, true);
-  if (own) return { alike: own, spoon: wish.step };
-  // Once another spoon has to be taken, it may as well be one that makes the steps even.
-  let finer: { alike: readonly PotChoice[]; spoon: number } | null = null;
-  for (const spoon of [...FINER.map((part) => tidy(wish.step / part)), FINEST]) {
-    const alike = on(spoon, true);
-    if (!alike) continue;
-    if (finer === null || unevennessOf(alike) < unevennessOf(finer.alike)) finer = { alike, spoon };
-    if (unevennessOf(finer.alike) <= EVEN_ENOUGH) break;
-  }
-  if (finer) return finer;
-  // Pots that differ by less than can be weighed become one to the eye.
-  const alike = on(FINEST, false);
-  if (alike) return { alike, spoon: FINEST };
-  throw new FadeError(
-    'The pots are too small: even weighed to 0.01 ml they would turn back on their way. Take fewer pots, or a longer stretch.',
-  );
 }
 
 /** What a maker without a plan would do: equal steps in spoons and in amount from stop to stop. */
