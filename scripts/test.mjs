@@ -1,6 +1,6 @@
 // `npm test`: installs what is missing, then formatting, lint, types, unit and end-to-end tests.
-import { spawnSync } from 'node:child_process';
-import { existsSync, mkdirSync, readFileSync } from 'node:fs';
+import { spawn } from 'node:child_process';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { built, installed, must, ROOT } from './ready.mjs';
 
@@ -14,20 +14,31 @@ function count(name, ok, passes = ok ? 1 : 0, fails = ok ? 0 : 1) {
   if (!ok) broken.push(name);
 }
 
-function step(name, command, words) {
-  console.log(`\n— ${name}`);
-  const { status } = spawnSync(command, words, { cwd: ROOT, stdio: 'inherit' });
-  count(name, status === 0);
+/** Runs a command to its end; what it prints comes in one piece, so that two beside each other stay readable. */
+function run(name, command, words, { folder = ROOT, quiet = false } = {}) {
+  return new Promise((resolve) => {
+    const child = spawn(command, words, { cwd: folder, stdio: ['ignore', quiet ? 'ignore' : 'pipe', 'pipe'] });
+    const said = [];
+    child.stdout?.on('data', (chunk) => said.push(chunk));
+    child.stderr.on('data', (chunk) => said.push(chunk));
+    child.once('error', (error) => said.push(Buffer.from(`${error.message}\n`)));
+    child.once('close', (status) => {
+      process.stdout.write(`\n— ${name}\n${Buffer.concat(said).toString()}`);
+      resolve(status);
+    });
+  });
+}
+
+async function step(name, command, words) {
+  count(name, (await run(name, command, words)) === 0);
 }
 
 /** Runs a workspace's tests; a run that reports no test counts as a failure. */
-function jest(workspace) {
-  console.log(`\n— tests of ${workspace}`);
+async function jest(workspace) {
   const report = join(ROOT, '.test', `${workspace}.json`);
-  const { status } = spawnSync('npx', ['jest', '--ci', '--json', `--outputFile=${report}`], {
-    cwd: join(ROOT, workspace),
-    stdio: ['ignore', 'ignore', 'inherit'],
-  });
+  rmSync(report, { force: true });
+  const words = ['jest', '--ci', '--json', `--outputFile=${report}`];
+  const status = await run(`tests of ${workspace}`, 'npx', words, { folder: join(ROOT, workspace), quiet: true });
   const result = existsSync(report)
     ? JSON.parse(readFileSync(report, 'utf8'))
     : { numPassedTests: 0, numFailedTests: 0, testResults: [] };
@@ -50,10 +61,19 @@ installed();
 browserInstalled();
 built();
 mkdirSync(join(ROOT, '.test'), { recursive: true });
-step('formatting', 'npm', ['run', '-s', 'format']);
-step('lint', 'npm', ['run', '-s', 'lint']);
-step('types', 'npm', ['run', '-s', 'types']);
-for (const workspace of ['core', 'server', 'web', 'e2e']) jest(workspace);
+// What needs one processor goes in two lanes; the browser's tests have the machine to themselves.
+const lanes = [
+  async () => {
+    await step('formatting', 'npm', ['run', '-s', 'format']);
+    await step('lint', 'npm', ['run', '-s', 'lint']);
+    await step('types', 'npm', ['run', '-s', 'types']);
+    await jest('web');
+    await jest('server');
+  },
+  async () => jest('core'),
+];
+await Promise.all(lanes.map((lane) => lane()));
+await jest('e2e');
 if (broken.length > 0) console.log(`\nFailed: ${broken.join(', ')}`);
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);

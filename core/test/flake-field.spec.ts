@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import {
   allPixels,
   countedWords,
@@ -21,6 +22,7 @@ import {
   type FlakeField,
   type LookFlake,
 } from '../src';
+import { anyDesign, anyWorkshop } from './any-design';
 import { coat, demoFile, designWith, workshop } from './workshop';
 
 const flat = (look: FieldRequest['regions'][0]['look'], seed = 7): FieldRequest => ({
@@ -271,3 +273,15 @@ test('a small motif is no barer than a large area: flakes that fall over its edg
     expect(Math.abs(mean - Math.exp(-depth))).toBeLessThan(3 * spread + 0.004);
   }
 });
+
+test('any cup of any design gets its picture, whatever lies on it', () => {
+  fc.assert(
+    fc.property(anyDesign, anyWorkshop, (design, shelf) => {
+      const plan = planOf(design, shelf);
+      const field = flakeField(cupField(fieldPlanOf(plan), design.cup, 1));
+      expect(field.done).toBe(1);
+      for (const { id } of plan.places.slice(0, 2)) expect(flakeField(swatchField(fieldPlanOf(plan), id, 6, 4)).done).toBe(1);
+    }),
+    { numRuns: 60 },
+  );
+}, 60000);

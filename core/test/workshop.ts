@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
 import {
   designSchema,
   settingsSchema,
@@ -17,7 +18,8 @@ import {
   type ShelfItem,
 } from '../src';
 
-const DEMO = join(__dirname, '..', '..', 'demo');
+// As both kinds of module understand it: the campaign draws designs from here too.
+const DEMO = fileURLToPath(new URL('../../demo/', import.meta.url));
 const json = (name: string): unknown => JSON.parse(readFileSync(join(DEMO, name), 'utf8'));
 
 /** The demo's shelf and settings. */

@@ -60,6 +60,11 @@ describe('each view passes axe and fits its window', () => {
     ).toEqual([true, true]);
     await resize(browser, 820, 1100);
     expect(await browser.executeScript('return document.documentElement.scrollWidth')).toBeLessThanOrEqual(820);
+    await resize(browser, 390, 840);
+    // Neither the page nor any pane that can be scrolled reaches over the side.
+    const wide =
+      'return [document.documentElement, ...document.querySelectorAll("main, .work, .stage")].map((one) => one.scrollWidth - one.clientWidth)';
+    expect(Math.max(...(await browser.executeScript<number[]>(wide)))).toBeLessThanOrEqual(0);
     await resize(browser, 1280, 800);
   });
   test('sections, templates, the decal planner, the measuring wizard and a refused file', async () => {

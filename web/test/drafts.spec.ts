@@ -55,5 +55,6 @@ test('a duplicated tab gets a name of its own', async () => {
 test('another design’s draft and rubbish are nobody’s', async () => {
   await tab().keep('other', draft('Other'));
   localStorage.setItem('aurantia draft/d/gone', '{"parent":"x"}');
+  localStorage.setItem('aurantia draft/d/cut-off', '{"parent":1,"docum');
   expect(await tab().take('d')).toBeNull();
 });

@@ -32,6 +32,22 @@ export function aroundPart(request: FieldRequest, part: PartRuns, rows: number, 
   return { places: Int32Array.from(places), count: places.length / 2 };
 }
 
+/**
+ * About which share of a part lies so near its edge, in pixels, that flakes from outside reach it: where that is next
+ * to nothing, nobody sees whether they are dropped.
+ */
+export function shareAtEdge({ runs }: PartRuns, pixels: number, width: number, reach: number): number {
+  let [edge, before] = [0, 0];
+  for (const own of runs) {
+    let here = 0;
+    for (let i = 0; i < own.length; i += 2) here += own[i + 1] - own[i];
+    // A row that goes all the way round has no ends.
+    edge += (here === width ? 0 : own.length) + Math.abs(here - before);
+    before = here;
+  }
+  return ((edge + before) * reach) / pixels;
+}
+
 /** A part's runs row by row, from its first row down. */
 export interface PartRuns {
   readonly first: number;
@@ -62,22 +78,23 @@ export function runsOfPart(pixels: Uint32Array, width: number): PartRuns {
 
 /** Spans that touch as one; round the cup, what goes over one side comes in at the other. */
 function joined(spans: readonly [number, number][], width: number, wraps: boolean): readonly (readonly [number, number])[] {
-  const onTurn = wraps
-    ? spans.flatMap(([from, to]): [number, number][] => {
-        if (to - from >= width) return [[0, width]];
-        if (from < 0)
-          return [
-            [0, to],
-            [from + width, width],
-          ];
-        return to > width
-          ? [
-              [from, width],
-              [0, to - width],
-            ]
-          : [[from, to]];
-      })
-    : [...spans];
+  const onTurn =
+    wraps && spans.some(([from, to]) => from < 0 || to > width)
+      ? spans.flatMap(([from, to]): [number, number][] => {
+          if (to - from >= width) return [[0, width]];
+          if (from < 0)
+            return [
+              [0, to],
+              [from + width, width],
+            ];
+          return to > width
+            ? [
+                [from, width],
+                [0, to - width],
+              ]
+            : [[from, to]];
+        })
+      : [...spans];
   onTurn.sort((a, b) => a[0] - b[0]);
   const whole: [number, number][] = [];
   for (const [from, to] of onTurn) {

@@ -1,5 +1,5 @@
 import { flakeFace, hides } from '../glitter';
-import { aroundPart, runsOfPart, type Around } from './around-part';
+import { aroundPart, runsOfPart, shareAtEdge, type Around } from './around-part';
 import type { FieldRequest } from './flake-field';
 import type { LookFlake } from './look';
 import { MOST_STACKS, type Stacks } from './stacks';
@@ -21,6 +21,8 @@ const AT_ONCE = 65536;
  * lie on top of the one before, over its edge.
  */
 const ROUNDS = 8;
+/** Share of a part at its edge under which flakes from outside aren't dropped: it would be under half a percent barer. */
+const HARDLY_AN_EDGE = 0.01;
 /** How many widths of flake a taper is drawn with. */
 const WIDTHS = 8;
 
@@ -57,8 +59,12 @@ export function* dropFlakes(
   // As dense outside as inside, so many flakes that lie over the part's edge.
   const outside = counts.map((count, k) => (count * around[k].count) / pixels.length);
   const inside = counts.reduce((sum, count) => sum + count, 0);
-  const total = Math.round(inside + outside.reduce((sum, count) => sum + count, 0));
-  const edges = [...counts, ...outside].map((_, i, all) => all.slice(0, i + 1).reduce((sum, one) => sum + one, 0) / total);
+  // Kinds inside, then those outside that there are places for; one nobody drops must not be picked by rounding.
+  const whole = inside + outside.reduce((sum, count) => sum + count, 0);
+  const total = Math.round(whole);
+  const weights = [...counts, ...outside];
+  const groups = weights.flatMap((weight, at) => (weight > 0 ? [at] : []));
+  const edges = groups.map((_, i) => groups.slice(0, i + 1).reduce((sum, at) => sum + weights[at], 0) / whole);
   const unbroken = pixels[pixels.length - 1] - pixels[0] === pixels.length - 1;
   const presses = kinds.map((kind) => pressOf(kind, stacks));
   const stretches = Math.ceil(pixels.length / AT_ONCE);
@@ -72,30 +78,35 @@ export function* dropFlakes(
     covered += here;
     const until = Math.round((total * covered) / (rounds * pixels.length));
     for (; dropped < until; dropped += 1) {
-      let pick = 0;
-      if (edges.length > 1) {
+      let group = 0;
+      if (groups.length > 1) {
         const chosen = random();
-        while (pick < edges.length - 1 && chosen >= edges[pick]) pick += 1;
+        while (group < groups.length - 1 && chosen >= edges[group]) group += 1;
       }
-      const k = pick % kinds.length;
+      const pick = groups[group];
+      const k = pick < kinds.length ? pick : pick - kinds.length;
       let row = 0;
       let column = 0;
       // Wider rows take more flakes: keep a row in proportion to the mm it stands for.
-      do {
-        if (pick < kinds.length) {
-          let at = from + Math.floor(random() * here);
-          at = unbroken ? pixels[0] + at : pixels[at];
+      if (pick < kinds.length) {
+        let at = from + Math.floor(random() * here);
+        at = unbroken ? pixels[0] + at : pixels[at];
+        row = Math.floor(at / width);
+        while (!even && random() * scales[row] > narrowest) {
+          at = pixels[from + Math.floor(random() * here)];
           row = Math.floor(at / width);
-          column = at - row * width;
-        } else {
-          const { places, count } = around[k];
+        }
+        column = at - row * width;
+      } else {
+        const { places, count } = around[k];
+        do {
           const place = Math.min(count - 1, Math.floor(((stretch + random()) / stretches) * count));
           row = places[2 * place];
           column = places[2 * place + 1];
-        }
-      } while (!even && random() * scales[inRow(row)] > narrowest);
+        } while (!even && random() * scales[inRow(row)] > narrowest);
+      }
       const chance = Math.floor(random() * (STAMPS * TILTS));
-      const { spans } = stamps[k][level[inRow(row)]][Math.floor(chance / TILTS)];
+      const { spans } = stamps[k][level[pick < kinds.length ? row : inRow(row)]][Math.floor(chance / TILTS)];
       presses[k](spans, chance % TILTS, row, column, part, request, sheet);
     }
     yield;
@@ -117,7 +128,7 @@ function aroundFor(
     const reach = stamps[k][0] === pixelStamps ? 0 : cut / Math.sqrt(3);
     const found =
       known.get(reach) ??
-      (reach === 0
+      (reach === 0 || shareAtEdge(runs, pixels.length, request.width, reach * request.rowsPerMm) < HARDLY_AN_EDGE
         ? { places: new Int32Array(0), count: 0 }
         : aroundPart(request, runs, Math.ceil(reach * request.rowsPerMm) + 1, (row) => Math.ceil(reach * scaleAt(row)) + 1));
     known.set(reach, found);

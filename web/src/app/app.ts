@@ -41,7 +41,7 @@ export class App {
 
   protected async openSettings(): Promise<void> {
     const { WorkshopDialog } = await import('./places/workshop-dialog/workshop-dialog');
-    await this.open(WorkshopDialog, { width: '520px', ariaLabel: 'This workshop' });
+    await this.open(WorkshopDialog, { width: '640px', ariaLabel: 'This workshop' });
   }
 
   protected async openHelp(): Promise<void> {

@@ -39,7 +39,7 @@ export class Drafts {
       if (name !== 'aurantia draft' || design !== id || (tab !== own && held.has(`${TAB} ${tab}`))) continue;
       const text = localStorage.getItem(key);
       localStorage.removeItem(key);
-      const read = draftSchema.safeParse(JSON.parse(text ?? 'null'));
+      const read = draftSchema.safeParse(parsed(text));
       if (!read.success) continue;
       await this.keep(id, read.data);
       return read.data;
@@ -65,4 +65,13 @@ function hold(name: string): Promise<boolean> {
       return lock ? new Promise<void>(() => undefined) : undefined;
     });
   });
+}
+
+/** A draft that was cut off while it was written is no JSON, and no reason not to open the design. */
+function parsed(text: string | null): unknown {
+  try {
+    return JSON.parse(text ?? 'null');
+  } catch {
+    return null;
+  }
 }

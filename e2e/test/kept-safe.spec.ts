@@ -1,0 +1,65 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { By } from 'selenium-webdriver';
+import { menuItem, openBrowser, press, reads, type Browser } from '../src/browser';
+import { Program } from '../src/program';
+
+let program: Program;
+let browser: Browser;
+
+beforeAll(async () => {
+  program = new Program(true);
+  await program.start();
+  browser = await openBrowser();
+});
+afterAll(async () => {
+  await browser?.quit();
+  await program?.end();
+});
+
+const home = async () => {
+  await browser.get(`${program.address}/designs`);
+  await reads(browser, 'Lately on the table');
+};
+const keptSafe = async () => {
+  await press(browser, /this workshop/);
+  await press(browser, /^Kept safe/);
+  await reads(browser, 'One file of everything', 'au-kept-safe');
+};
+
+test('what was removed is brought back, and a backup of before makes the workshop what it was', async () => {
+  await home();
+  const reply = await fetch(`${program.address}/api/backups/now.zip`);
+  const file = join(mkdtempSync(join(tmpdir(), 'aurantia-backup-')), 'then.zip');
+  writeFileSync(file, Buffer.from(await reply.arrayBuffer()));
+
+  await press(browser, 'More for Peat Fire');
+  await menuItem(browser, 'Remove');
+  await reads(browser, 'Peat Fire is removed.');
+  await keptSafe();
+  await press(browser, 'Bring Peat Fire back');
+  await reads(browser, 'Nothing was taken away.', 'au-kept-safe');
+  await home();
+  await reads(browser, 'Peat Fire', '.cups');
+
+  await press(browser, 'More for Thistle Weave');
+  await menuItem(browser, 'Remove');
+  await reads(browser, 'Thistle Weave is removed.');
+  await keptSafe();
+  await (await browser.findElement(By.css('input[aria-label="Backup file"]'))).sendKeys(file);
+  await reads(browser, /designs\s+become what they were: Thistle Weave/, 'au-kept-safe .preview');
+  await press(browser, 'Restore this');
+  await reads(browser, /Thistle Weave[\s\S]*6 designs|6 designs[\s\S]*Thistle Weave/, 'body');
+  await keptSafe();
+  await reads(browser, 'before a restore', 'au-kept-safe');
+});
+
+test('a file that is no backup is refused in words, and nothing changes', async () => {
+  await home();
+  await keptSafe();
+  const file = join(mkdtempSync(join(tmpdir(), 'aurantia-backup-')), 'none.zip');
+  writeFileSync(file, 'equal parts, more or less');
+  await (await browser.findElement(By.css('input[aria-label="Backup file"]'))).sendKeys(file);
+  await reads(browser, 'it is no backup, or was cut short', 'au-kept-safe [role=alert]');
+});
