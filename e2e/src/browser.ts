@@ -128,6 +128,12 @@ export async function menuItem(browser: Browser, text: string): Promise<void> {
     PATIENCE,
     `no ${text} in the menu`,
   );
+  // A menu that closes gives the focus back: keys pressed before would go astray.
+  await browser.wait(
+    async () => (await browser.findElements(By.css('.mat-mdc-menu-panel'))).length === 0,
+    PATIENCE,
+    'the menu never closes',
+  );
 }
 
 /** Types over whatever a field holds and leaves it. */
