@@ -2,6 +2,7 @@ import { join, dirname } from 'node:path';
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { connect } from 'node:net';
 import { startingItem } from '@aurantia/core';
+import { sql } from 'kysely';
 import { backupFile, readBackup } from '../src/backup/backup-file';
 import { Backups } from '../src/backup/backups';
 import { snapshotOf } from '../src/backup/snapshot';
@@ -144,6 +145,23 @@ describe('backups', () => {
     const bad = await app.inject({ method: 'POST', url: '/api/backups/restore', headers, payload: Buffer.from('no zip') });
     expect(bad.json()).toMatchObject({ status: 422, detail: expect.stringContaining('no backup') });
   });
+});
+
+test('a full disk is said as what it is: nothing of the save is kept, and once there is room it goes on', async () => {
+  const { ask, store } = await server(newFile(), false);
+  const big = (id: string) => ({ ...startingItem('glitter', id), note: 'x'.repeat(500) });
+  await sql`pragma max_page_count = 30`.execute(store);
+  const replies: number[] = [];
+  for (let i = 0; i < 80 && !replies.includes(507); i += 1)
+    replies.push((await ask('PUT', `/api/shelf/jar-${i}`, { parent: null, document: big(`jar-${i}`) })).status);
+  const kept = replies.filter((status) => status === 200).length;
+  expect(await ask('PUT', '/api/shelf/late', { parent: null, document: big('late') })).toMatchObject({
+    status: 507,
+    body: { detail: expect.stringContaining('the disk is full. Free some space') },
+  });
+  expect((await ask('GET', '/api/shelf')).body).toHaveLength(kept);
+  await sql`pragma max_page_count = 100000`.execute(store);
+  expect((await ask('PUT', '/api/shelf/late', { parent: null, document: big('late') })).status).toBe(200);
 });
 
 test('two programs on one file wait for each other: no save is refused for it', async () => {

@@ -23,7 +23,7 @@ export function clearHalfMade(database: Database.Database, applied: readonly str
     }
     database.exec('commit');
   } catch (error) {
-    database.exec('rollback');
+    if (database.inTransaction) database.exec('rollback');
     throw error;
   }
 }

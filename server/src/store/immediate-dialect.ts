@@ -22,6 +22,15 @@ class ImmediateDriver extends SqliteDriver {
   override async beginTransaction(connection: DatabaseConnection): Promise<void> {
     await connection.executeQuery(CompiledQuery.raw('begin immediate'));
   }
+
+  /** A full disk makes SQLite roll back by itself: what went wrong must not be hidden by there being nothing left to undo. */
+  override async rollbackTransaction(connection: DatabaseConnection): Promise<void> {
+    try {
+      await super.rollbackTransaction(connection);
+    } catch (error) {
+      if (!(error instanceof Error && error.message.includes('no transaction is active'))) throw error;
+    }
+  }
 }
 
 export class ImmediateDialect extends SqliteDialect {
