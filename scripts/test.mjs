@@ -1,4 +1,5 @@
 // `npm test`: installs what is missing, then formatting, lint, types, unit and end-to-end tests.
+import { Buffer } from 'node:buffer';
 import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';

@@ -31,7 +31,7 @@ const palette: Palette = {
 let kept: Palette[];
 let asked: ReturnType<typeof mixesStub>['asked'];
 const sorting = new Subject<{ colour: string; share: number }[]>();
-const api = { get: jest.fn(), put: jest.fn(), remove: jest.fn() };
+const api = { get: jest.fn(), put: jest.fn(), post: jest.fn(), remove: jest.fn() };
 const notices = { failed: jest.fn(), undoable: jest.fn() };
 beforeEach(() => {
   kept = [];
@@ -178,8 +178,11 @@ test('the colours of a photo are kept by name, one picked by hand among them', a
 });
 
 test('the workshop’s palettes are loaded, changed in place and a removal can be undone', () => {
-  api.get.mockReturnValue(of([palette]));
-  api.put.mockImplementation((_: string, one: Palette) => of(one));
+  api.get.mockReturnValue(of([{ id: palette.id, document: palette, revision: 1 }]));
+  api.put.mockImplementation((_: string, { parent, document }: { parent: number | null; document: Palette }) =>
+    of({ document, revision: (parent ?? 0) + 1 }),
+  );
+  api.post.mockReturnValue(of({ document: palette, revision: 2 }));
   api.remove.mockReturnValue(of(null));
   const palettes = TestBed.inject(Palettes);
   palettes.load();

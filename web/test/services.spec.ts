@@ -79,7 +79,11 @@ describe('the workshop’s memory', () => {
   test('is there once all of it has come', () => {
     const memory = loaded();
     expect(memory.loaded()).toBe(true);
-    expect(memory.workshop()).toEqual({ settings: defaultSettings, shelf: [jar] });
+    expect(memory.workshop()).toEqual({
+      settings: defaultSettings,
+      shelf: [jar],
+      today: expect.stringMatching(/^\d{4}-\d\d-\d\d$/),
+    });
     expect(memory.cups()).toHaveLength(1);
   });
   test('shows a setting at once, and takes it back when it can’t be kept', () => {
