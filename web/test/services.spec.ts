@@ -132,6 +132,35 @@ describe('the workshop’s memory', () => {
     again.flush(kept({ ...jar, name: 'Mine' }, 5));
     expect(memory.shelf()[0].name).toBe('Mine');
   });
+  test('what was typed while the program can’t be reached stays, and goes out once it is tried again', () => {
+    const memory = loaded();
+    for (const name of ['B', 'C']) memory.putItem({ ...jar, name }).subscribe();
+    http.expectOne('/api/shelf/jar').error(new ProgressEvent('error'));
+    expect(memory.shelf()[0].name).toBe('C');
+    const [, again] = notices.failed.mock.lastCall as [unknown, () => void];
+    again();
+    const sent = http.expectOne('/api/shelf/jar');
+    expect(sent.request.body).toMatchObject({ parent: 1, document: { name: 'C' } });
+    sent.flush(kept({ ...jar, name: 'C' }, 2));
+    expect(memory.shelf()[0].name).toBe('C');
+  });
+  test('a conflict sends nothing that waited: the other window’s version stays until one decides', () => {
+    const memory = loaded();
+    for (const name of ['B', 'C']) memory.putItem({ ...jar, name }).subscribe();
+    const problem = { title: 't', status: 409, detail: 'd', latest: kept({ ...jar, name: 'Theirs' }, 4) };
+    http.expectOne('/api/shelf/jar').flush(problem, { status: 409, statusText: '' });
+    http.expectNone('/api/shelf/jar');
+    expect(memory.shelf()[0].name).toBe('Theirs');
+    const [, , useMine] = notices.offer.mock.lastCall as [string, string, () => void];
+    useMine();
+    expect(http.expectOne('/api/shelf/jar').request.body).toMatchObject({ parent: 4, document: { name: 'C' } });
+  });
+  test('what is refused is put back as it was kept', () => {
+    const memory = loaded();
+    memory.putItem({ ...jar, name: 'B' }).subscribe();
+    http.expectOne('/api/shelf/jar').flush({ title: 't', status: 422, detail: 'd' }, { status: 422, statusText: '' });
+    expect(memory.shelf()).toEqual([jar]);
+  });
   test('a count is a movement; only the count of the jar moves', () => {
     const memory = loaded();
     memory.moveItem('jar', { why: 'spilt', amount: 2 }).subscribe();

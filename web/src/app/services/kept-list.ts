@@ -1,7 +1,7 @@
 import { inject, signal } from '@angular/core';
 import { catchError, EMPTY, map, tap, type Observable } from 'rxjs';
 import * as z from 'zod';
-import { Api } from './api';
+import { Api, ApiError } from './api';
 import { Notices } from './notices';
 import { keptElsewhere, keptSchema, OrderedSaving, type Kept } from './ordered-saving';
 
@@ -21,6 +21,8 @@ export class KeptList<Document> {
   private readonly list: z.ZodType<readonly (Kept<Document> & { readonly id: string })[]>;
   private readonly one: z.ZodType<Kept<Document>>;
 
+  /** what the memory holds of each, to go back to */
+  private readonly lastKept = new Map<string, Document>();
   readonly entries = signal<readonly Entry<Document>[]>([]);
   readonly goneEntries = signal<readonly Entry<Document>[]>([]);
 
@@ -37,7 +39,10 @@ export class KeptList<Document> {
   fetch(): Observable<unknown> {
     return this.api.get(this.path, this.list).pipe(
       tap((kept) => {
-        for (const { id, revision } of kept) this.saving.note(id, revision);
+        for (const { id, revision, document } of kept) {
+          this.saving.note(id, revision);
+          this.lastKept.set(id, document);
+        }
         this.entries.set(kept.map(({ id, document }) => ({ id, document })));
       }),
     );
@@ -50,19 +55,19 @@ export class KeptList<Document> {
   }
 
   /**
-   * Shown at once; put back when it can't be kept.
+   * Shown at once. While the memory can't be reached it stays shown, and can be tried again; what is refused is put back.
    * @returns the document once it is kept; nothing when it isn't, which is said already
    */
   put(id: string, document: Document): Observable<Document> {
-    const before = this.entries().find((one) => one.id === id);
     this.show(id, document);
     const reply = this.saving.save(id, document).pipe(map((kept) => kept.document));
     reply.subscribe({
       // A reply to an older wish says nothing about what was typed since.
       next: (kept) => {
+        this.lastKept.set(id, kept);
         if (!this.saving.hasNewer(id) && this.shown(id) === document) this.show(id, this.merged(document, kept));
       },
-      error: (error: unknown) => this.stumble(error, id, document, before?.document ?? null),
+      error: (error: unknown) => this.stumble(error, id, document),
     });
     return reply.pipe(catchError(() => EMPTY));
   }
@@ -89,6 +94,7 @@ export class KeptList<Document> {
   /** Takes a version that the memory holds. */
   protected take(id: string, { document, revision }: Kept<Document>): void {
     this.saving.note(id, revision);
+    this.lastKept.set(id, document);
     this.goneEntries.set(this.goneEntries().filter((one) => one.id !== id));
     this.show(id, document);
   }
@@ -116,7 +122,7 @@ export class KeptList<Document> {
     );
   }
 
-  private stumble(error: unknown, id: string, mine: Document, before: Document | null): void {
+  private stumble(error: unknown, id: string, mine: Document): void {
     const theirs = keptElsewhere(error, this.schema);
     if (theirs) {
       this.take(id, theirs);
@@ -127,10 +133,15 @@ export class KeptList<Document> {
       );
       return;
     }
-    if (this.shown(id) === mine) {
-      if (before) this.show(id, before);
-      else this.entries.set(this.entries().filter((one) => one.id !== id));
+    // An older wish that failed says nothing about what was typed since: the newest one is told of.
+    if (this.shown(id) !== mine) return;
+    if (error instanceof ApiError && (error.offline || error.problem.status >= 500)) {
+      this.notices.failed(error, () => void this.put(id, this.shown(id) ?? mine));
+      return;
     }
+    const kept = this.lastKept.get(id);
+    if (kept) this.show(id, kept);
+    else this.entries.set(this.entries().filter((one) => one.id !== id));
     this.notices.failed(error);
   }
 }

@@ -73,7 +73,12 @@ export class OrderedSaving<Document> {
           for (const { reply } of waiting) reply.next(kept);
         },
         complete: () => waiting.forEach(({ reply }) => reply.complete()),
-        error: (error: unknown) => waiting.forEach(({ reply }) => reply.error(error)),
+        // What waits was typed on top of what wasn't kept: sent now, it might go over another window's version unseen.
+        error: (error: unknown) => {
+          const all = [...waiting, ...line.waiting];
+          line.waiting = [];
+          all.forEach(({ reply }) => reply.error(error));
+        },
       });
   }
 
