@@ -126,7 +126,7 @@ test('before an upgrade a whole copy is set aside, and an upgrade that fails cha
 test('the folder and its files are the maker’s alone', async () => {
   const file = newFile();
   await (await openStore(file)).destroy();
-  expect([modeOf(dirname(file)), modeOf(file)]).toEqual(['700', '600']);
+  expect([modeOf(dirname(file)), modeOf(file), modeOf(`${file}-wal`)]).toEqual(['700', '600', '600']);
 });
 
 test('a folder has one program; a second is told where the first one is, and the claim goes with it', () => {

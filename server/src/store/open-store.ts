@@ -1,4 +1,4 @@
-import { chmodSync, mkdirSync, readdirSync, statSync } from 'node:fs';
+import { chmodSync, existsSync, mkdirSync, readdirSync, statSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { Kysely, Migrator, sql } from 'kysely';
 import Database from 'libsql';
@@ -71,7 +71,9 @@ function connect(file: string): Database.Database {
   // A power cut at the bench loses at most the save that was under way.
   for (const setting of [`busy_timeout = ${PATIENCE}`, 'journal_mode = WAL', 'synchronous = FULL', 'foreign_keys = ON'])
     database.pragma(setting);
-  const { mode } = statSync(file);
-  if ((mode & 0o077) !== 0) chmodSync(file, mode & 0o700);
+  for (const one of [file, `${file}-wal`, `${file}-shm`]) {
+    const mode = existsSync(one) ? statSync(one).mode : 0;
+    if ((mode & 0o077) !== 0) chmodSync(one, mode & 0o700);
+  }
   return database;
 }
