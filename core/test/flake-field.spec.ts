@@ -215,7 +215,7 @@ describe('fine and coarse flakes together', () => {
     { ...green, colour: colours[0], cut: fine, share: 1 - share },
     { ...green, colour: colours[1], cut: coarse, share },
   ];
-  test.each([0.2, 0.4, 0.6])('a cut of 2.5 mm with %p mm: neither lies more on top than its face', (fine) => {
+  test.each([0.2, 0.6])('a cut of 2.5 mm with %p mm: neither lies more on top than its face', (fine) => {
     // As wide as a whole cup's picture: flakes fall on it in stretches narrower than the coarse ones.
     const [depth, seeds, width, height] = [2, 6, 4096, 160];
     const kinds = mixed(fine, 2.5, 0.5);
@@ -282,6 +282,6 @@ test('any cup of any design gets its picture, whatever lies on it', () => {
       expect(field.done).toBe(1);
       for (const { id } of plan.places.slice(0, 2)) expect(flakeField(swatchField(fieldPlanOf(plan), id, 6, 4)).done).toBe(1);
     }),
-    { numRuns: 60 },
+    { numRuns: 25 },
   );
 }, 60000);
