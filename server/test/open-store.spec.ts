@@ -137,3 +137,16 @@ test('a folder has one program; a second is told where the first one is, and the
   first.free();
   claimFolder(folder).free();
 });
+
+test('a file with a log left by a killed program, and nothing beside it, is opened with all that lies in the log', async () => {
+  const file = newFile();
+  const store = await openStore(file);
+  await store.insertInto('cup').values({ id: 'mug', document: '{}', removed_at: null }).execute();
+  // What a kill leaves: the log, not yet worked in, and no index of it.
+  const left = newFile();
+  for (const part of ['', '-wal']) writeFileSync(left + part, readFileSync(file + part));
+  await store.destroy();
+  const again = await openStore(left);
+  expect(await again.selectFrom('cup').select('id').execute()).toEqual([{ id: 'mug' }]);
+  await again.destroy();
+});

@@ -1,4 +1,6 @@
-import { closeSync, existsSync, openSync, readSync, statSync } from 'node:fs';
+import { closeSync, copyFileSync, existsSync, mkdtempSync, openSync, readSync, rmSync, statSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import Database from 'libsql';
 import { storeError, StoreError, troubleOf } from './store-error';
@@ -23,7 +25,7 @@ export function inspectFile(file: string, known: readonly string[]): FileState {
   try {
     if (statSync(file).size === 0) return { isNew: true, applied: [] };
     if (firstBytes(file) !== HEADER) throw storeError(file, 'foreign');
-    return look(file, known);
+    return lookUnchanged(file, known);
   } catch (error) {
     if (error instanceof StoreError) throw error;
     throw storeError(file, troubleOf(error), error);
@@ -41,8 +43,27 @@ function firstBytes(file: string): string {
   }
 }
 
-function look(file: string, known: readonly string[]): FileState {
-  const database = new Database(`${pathToFileURL(file).href}?mode=ro`, { timeout: 2 });
+/**
+ * Read-only where that can be. A program that was killed may have left a log that has to be worked in first, which nobody
+ * can who only reads: then a copy is looked at.
+ */
+function lookUnchanged(file: string, known: readonly string[]): FileState {
+  try {
+    return look(file, new Database(`${pathToFileURL(file).href}?mode=ro`, { timeout: 2 }), known);
+  } catch (error) {
+    if (error instanceof StoreError || troubleOf(error) !== 'read-only') throw error;
+  }
+  const folder = mkdtempSync(join(tmpdir(), 'aurantia-look-'));
+  const copy = join(folder, 'copy.sqlite');
+  try {
+    for (const part of ['', '-wal', '-journal']) if (existsSync(file + part)) copyFileSync(file + part, copy + part);
+    return look(file, new Database(copy), known);
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+function look(file: string, database: Database.Database, known: readonly string[]): FileState {
   try {
     const column = (query: string): readonly string[] =>
       database
