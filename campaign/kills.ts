@@ -15,12 +15,14 @@ const run = (script: string, words: readonly string[], environment: Record<strin
   spawn(process.execPath, ['--import', 'tsx', join(ROOT, script), ...words], {
     cwd: ROOT,
     env: { ...process.env, ...environment },
-    stdio: ['pipe', 'pipe', 'ignore'],
+    stdio: ['pipe', 'pipe', 'inherit'],
   });
 const ended = (child: ChildProcess): Promise<void> => new Promise((resolve) => child.once('exit', () => resolve()));
+/** The first line a program says; one that ends without a word fails, or the campaign would wait for it for ever. */
 const lineOf = (child: ChildProcess): Promise<string> =>
-  new Promise((resolve) => {
+  new Promise((resolve, reject) => {
     if (child.stdout) createInterface({ input: child.stdout }).once('line', resolve);
+    child.once('exit', (code) => reject(new Error(`it ended with ${code} before it said anything`)));
   });
 const newFile = (): string => join(mkdtempSync(join(tmpdir(), 'aurantia-campaign-')), 'workshop.sqlite');
 
