@@ -17,7 +17,12 @@ const run = (script: string, words: readonly string[], environment: Record<strin
     env: { ...process.env, ...environment },
     stdio: ['pipe', 'pipe', 'inherit'],
   });
-const ended = (child: ChildProcess): Promise<void> => new Promise((resolve) => child.once('exit', () => resolve()));
+/** Waits for a program's end; one that is gone already says so no second time. */
+const ended = (child: ChildProcess): Promise<void> =>
+  new Promise((resolve) => {
+    if (child.exitCode !== null || child.signalCode !== null) resolve();
+    else child.once('exit', () => resolve());
+  });
 /** The first line a program says; one that ends without a word fails, or the campaign would wait for it for ever. */
 const lineOf = (child: ChildProcess): Promise<string> =>
   new Promise((resolve, reject) => {

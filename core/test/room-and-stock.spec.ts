@@ -56,6 +56,11 @@ describe('stock', () => {
     expect(short({})).toEqual([]);
     expect(short(withLeft(id, left))).toMatchObject([{ level: 'look', says: expect.stringContaining(says) }]);
   });
+  test('ink is dropped, so what is short of it reads in ml in a workshop that weighs too', () => {
+    const settings = { ...workshop.settings, units: { ...workshop.settings.units, amount: 'gram' as const } };
+    const [short] = findings({ settings, ...withLeft('tarn', 0.01) }).filter(({ rule }) => rule === 'not enough in stock');
+    expect(short.says).toMatch(/^Tarn: [\d.]+ ml wanted, 0\.01 ml left\.$/);
+  });
   test('resin opened longer ago than it keeps is said, once the day is known', () => {
     const opened = { shelf: workshop.shelf.map((item) => (item.kind === 'resin' ? { ...item, opened: '2025-11-26' } : item)) };
     const aged = (over: Partial<Workshop>) =>

@@ -30,7 +30,9 @@ export const notEnough: Rule = {
     return facts.workshop.shelf.flatMap((item) => {
       const need = drawn.get(item.id) ?? 0;
       if (item.left === null || need <= item.left + 1e-9) return [];
-      const text = (ml: number) => amountText(ml, units, weightOf(item));
+      const weight = weightOf(item);
+      const text = (ml: number) =>
+        weight === null ? amountText(ml, { ...units, amount: 'ml' }, 1) : amountText(ml, units, weight);
       return [
         {
           level: 'look' as const,
@@ -46,9 +48,9 @@ export const notEnough: Rule = {
 };
 
 /** g a ml of it weighs as it is measured; ink is dropped, and reads in ml whatever the workshop weighs. */
-function weightOf(item: ShelfItem): number {
+function weightOf(item: ShelfItem): number | null {
   if (item.kind === 'glitter') return item.flake.solidShare * item.flake.density;
-  if (item.kind !== 'resin') return 1;
+  if (item.kind !== 'resin') return null;
   const [a, b] = item.ratio;
   return (a * item.density[0] + b * item.density[1]) / (a + b);
 }

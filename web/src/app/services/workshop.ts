@@ -161,10 +161,6 @@ export class WorkshopMemory {
     this.kept.shelf.remove(item.id, `${item.name} is off the shelf.`);
   }
 
-  bringItemBack(id: string): void {
-    this.kept.shelf.bringBack(id);
-  }
-
   putCup(id: string, cup: Cup): Observable<KeptCup> {
     return this.kept.cups.put(id, cup).pipe(map((kept) => ({ id, cup: kept })));
   }
