@@ -11,7 +11,7 @@ import {
   type Design,
   type Part,
 } from '@aurantia/core';
-import { withFade, withStopDragged } from '@aurantia/core/fade-changes';
+import { withFade, withStopDragged } from '@aurantia/core';
 import { medianOf, type Row } from './measure';
 
 const demo = (name: string): unknown => JSON.parse(readFileSync(join(import.meta.dirname, '..', 'demo', name), 'utf8'));

@@ -1,4 +1,4 @@
-import { neighbourCost, planRing, ringOrder } from '@aurantia/core/rings';
+import { neighbourCost, planRing, ringOrder } from '@aurantia/core/ring';
 import { medianOf, type Row } from './measure';
 
 /** Colours from a fixed seed, none of them near black or white. */

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { metricUnits, planOf, readDesignFile, readMeasure, shelfItemSchema } from '@aurantia/core';
 import { readCups } from '@aurantia/core/cups-file';
 import { outlineFromSvg } from '@aurantia/core/outline-file';
-import { paletteCsv, paletteJson, paletteSchema, readPalette, type PaletteId } from '@aurantia/core/palettes';
+import { paletteCsv, paletteJson, paletteSchema, readPalette, type PaletteId } from '@aurantia/core/palette';
 import { guessedMapping, itemsOfTable, readShelfTable, shelfCsv, TableError } from '@aurantia/core/shelf-table';
 import type { FastifyInstance } from 'fastify';
 import * as z from 'zod';

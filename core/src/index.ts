@@ -1,22 +1,26 @@
-/* Templates, outlines from SVG and lists of cups lean on large packages, and rings are asked for seldom: they are doors of
-   their own (package.json), so that a first page needn't load them. */
+/* Whatever a design, its plan and its picture need. Every folder is also a door of its own (`@aurantia/core/templates`):
+   those of large packages or rare use, from rings to SVG outlines, are reached through theirs alone. */
 export * from './units';
+export { randomStream } from './random';
 export * from './vessel';
 export * from './colour';
 export * from './glitter';
-export * from './fade';
-export { ringOrder } from './ring/ring-order';
 export * from './ink';
 export * from './resin';
-export * from './stock';
 export * from './regions';
 export * from './motif';
+export * from './look';
+export * from './stock';
 export * from './areas';
+export * from './fade';
 export * from './design';
-export { coatKinds, BARE_BASE, BARE_GRIP, LEFT_OVER, type CoatKind } from './coats';
-export * from './match';
+export * from './layout';
+export * from './coats';
+export * from './blends';
+export * from './pots';
+export * from './check';
 export * from './plan';
 export * from './field';
-export { randomStream } from './field/random';
-export * from './check';
+export * from './match';
 export * from './formats';
+export { ringOrder } from './ring';

@@ -23,6 +23,23 @@ function sameArguments(one: readonly unknown[], other: readonly unknown[]): bool
   return true;
 }
 
+/** The same for a function of one record: results are given again for the same fields, each compared by identity. */
+export function rememberRecord<Given extends object, Result>(work: (given: Given) => Result, size = 8): (given: Given) => Result {
+  const kept: { given: Given; result: Result }[] = [];
+  return (given) => {
+    for (const entry of kept) if (sameFields(entry.given, given)) return entry.result;
+    const result = work(given);
+    kept.unshift({ given, result });
+    if (kept.length > size) kept.pop();
+    return result;
+  };
+}
+
+function sameFields<Given extends object>(one: Given, other: Given): boolean {
+  const fields = Object.keys(one) as (keyof Given)[];
+  return fields.length === Object.keys(other).length && fields.every((field) => Object.is(one[field], other[field]));
+}
+
 /**
  * The same for functions of many different first arguments: each of them has a memory of its own,
  * which goes when it goes.
@@ -39,5 +56,21 @@ export function rememberEach<First extends object, Rest extends readonly unknown
       memories.set(first, memory);
     }
     return memory(...rest);
+  };
+}
+
+/** Of many different first arguments, and a record beside each. */
+export function rememberEachRecord<First extends object, Given extends object, Result>(
+  work: (first: First, given: Given) => Result,
+  size = 8,
+): (first: First, given: Given) => Result {
+  const memories = new WeakMap<First, (given: Given) => Result>();
+  return (first, given) => {
+    let memory = memories.get(first);
+    if (!memory) {
+      memory = rememberRecord((fields: Given) => work(first, fields), size);
+      memories.set(first, memory);
+    }
+    return memory(given);
   };
 }

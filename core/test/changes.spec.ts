@@ -1,6 +1,6 @@
 import {
   coatedHeight,
-  movedCoat,
+  withCoatMoved,
   planOf,
   scaledBlend,
   startingDesign,
@@ -145,8 +145,8 @@ describe('coats', () => {
   });
   test('a coat moves and the others close up', () => {
     const design = designWith([coat.base, coat.wipe, coat.glitter]);
-    expect(ids(movedCoat(design, 0, 2))).toEqual(['coat-1', 'coat-2', 'coat-0']);
-    expect(movedCoat(design, 1, 1)).toBe(design);
+    expect(ids(withCoatMoved(design, 0, 2))).toEqual(['coat-1', 'coat-2', 'coat-0']);
+    expect(withCoatMoved(design, 1, 1)).toBe(design);
   });
 });
 

@@ -1,4 +1,4 @@
-import { applyFix, planOf, type CoatId, type Design, type Workshop } from '../src';
+import { withFix, planOf, type CoatId, type Design, type Workshop } from '../src';
 import { coat, designWith, workshop } from './workshop';
 
 const found = (design: Design, over: Workshop = workshop) => planOf(design, over).findings;
@@ -9,7 +9,7 @@ const usual = [coat.base, coat.wipe, coat.glitter, coat.press, coat.seal, coat.r
 function afterFix(design: Design, rule: string): readonly string[] {
   const finding = found(design).find((one) => one.rule === rule);
   if (!finding?.fix) throw new Error(`${rule} offers no fix`);
-  return rulesOf(applyFix(design, finding.fix, workshop, 'added' as CoatId));
+  return rulesOf(withFix(design, finding.fix, workshop, 'added' as CoatId));
 }
 
 test('a sound order has nothing to look at', () => expect(rulesOf(designWith(usual))).toEqual([]));

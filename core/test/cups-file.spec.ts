@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { cupSchema, enclosedVolume, startingCup, typicalCups, volumeCheck } from '../src';
-import { cupsCsv, cupsJson, readCups } from '../src/formats/cups-file';
+import { cupsCsv, cupsJson, readCups } from '../src/cups-file';
 
 describe('cups in files', () => {
   const cups = typicalCups.map((cup) => cupSchema.parse({ ...cup, seam: 'weld, left' }));

@@ -1,5 +1,5 @@
 import { designSchema, planOf, type AreaId } from '../src';
-import { withMatchingBase } from '../src/fade-changes';
+import { withMatchingBase } from '../src';
 import { coat, designWith, workshop } from './workshop';
 
 const id = (text: string) => text as AreaId;

@@ -14,7 +14,7 @@ import {
   type Fade,
   type FadeWay,
 } from '../src';
-import { fadeHelps, withFade, withFadeBegun, withoutFade, withStopBase, withStopParts } from '../src/fade-changes';
+import { fadeHelps, withFade, withFadeBegun, withoutFade, withStopBase, withStopParts } from '../src';
 import { templatesOf, usualWishes } from '../src/templates';
 import { coat, demoFile, designWith, jar, workshop } from './workshop';
 

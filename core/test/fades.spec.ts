@@ -12,7 +12,7 @@ import {
   type Fade,
   type WishedStop,
 } from '../src';
-import { asFall, turnedRound, withStopAdded, withStopDragged } from '../src/fade-changes';
+import { asFall, turnedRound, withStopAdded, withStopDragged } from '../src';
 import { under, mix, stop, ends, wish, thinning } from './any-fade';
 import { jar } from './workshop';
 

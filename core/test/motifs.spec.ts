@@ -17,7 +17,7 @@ import {
   designSchema,
   type ScatterWish,
 } from '../src';
-import { outlineFromSvg } from '../src/motif/svg-outline';
+import { outlineFromSvg } from '../src/outline-file';
 import { designWith, workshop } from './workshop';
 
 const plump = cupSchema.parse(typicalCups.find((cup) => cup.shape === 'curved'));

@@ -15,7 +15,7 @@ import {
   type Palette,
   type PaletteId,
 } from '../src/palette';
-import { photoColours } from '../src/palette/photo-colours';
+import { photoColours } from '../src/photo';
 import { demoFile, workshop } from './workshop';
 
 const id = 'p' as PaletteId;

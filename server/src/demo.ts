@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { cupSchema, designFileSchema, settingsSchema, shelfItemSchema } from '@aurantia/core';
-import { paletteSchema } from '@aurantia/core/palettes';
+import { paletteSchema } from '@aurantia/core/palette';
 import * as z from 'zod';
 import type { Memory } from './memory';
 

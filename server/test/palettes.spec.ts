@@ -1,4 +1,4 @@
-import type { Palette } from '@aurantia/core/palettes';
+import type { Palette } from '@aurantia/core/palette';
 import { running, type Running } from './memory';
 
 let server: Running;

@@ -12,7 +12,7 @@ import {
   type Fade,
   type ShelfItem,
 } from '@aurantia/core';
-import { withFade, withFadeBegun } from '@aurantia/core/fade-changes';
+import { withFade, withFadeBegun } from '@aurantia/core';
 import { FadeBars } from '../src/app/design/colour-stage/fade/fade-bars';
 import { FadePane } from '../src/app/design/colour-stage/fade/fade-pane';
 import { FadePots } from '../src/app/design/colour-stage/fade/fade-pots';

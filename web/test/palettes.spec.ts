@@ -1,7 +1,7 @@
 import { signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import type { FoundMix, ShelfAnswer } from '@aurantia/core';
-import type { Palette, PaletteId } from '@aurantia/core/palettes';
+import type { Palette, PaletteId } from '@aurantia/core/palette';
 import { of, Subject } from 'rxjs';
 import { PaletteForm } from '../src/app/places/palettes/palette-form';
 import { PaletteMixes } from '../src/app/places/palettes/palette-mixes';

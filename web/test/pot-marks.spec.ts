@@ -1,5 +1,5 @@
 import { designSchema, planOf, type AreaId } from '@aurantia/core';
-import { withFade, withFadeBegun } from '@aurantia/core/fade-changes';
+import { withFade, withFadeBegun } from '@aurantia/core';
 import { defaultSettings } from '@aurantia/core';
 import { potMarks } from '../src/app/parts/cup-view/pot-marks';
 import { stanceIn } from '../src/app/parts/cup-view/projection';

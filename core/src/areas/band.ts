@@ -1,8 +1,9 @@
 import * as z from 'zod';
-import { circumferenceAt, heightOf, levelAt, levelHeight, type Cup } from '../vessel';
+import { countText, lengthText, type Units } from '../units';
+import { circumferenceAt, coatedHeight, footLevel, heightOf, levelAt, levelHeight, topLevel, type Cup } from '../vessel';
 import { sharedFields } from './area-id';
-import { levelFaults, mm, type AreaFault, type AreaKind } from './area-kind';
-import { edgeLine, edgeSchema, reachOfEdge, whereLinesMeet } from './edge';
+import { heightFigures, levelFaults, mm, spanWords, squeezedLength, type AreaFault, type AreaKind } from './area-kind';
+import { edgeLine, edgeSchema, plainEdge, reachOfEdge, whereLinesMeet, type Edge, type Teeth } from './edge';
 
 export const bandSchema = z.strictObject({ kind: z.literal('band'), ...sharedFields, lower: edgeSchema, upper: edgeSchema });
 export type Band = z.infer<typeof bandSchema>;
@@ -11,6 +12,13 @@ export const band: AreaKind<Band> = {
   kind: 'band',
   name: 'Band',
   explains: 'all the way round, between two heights; its edges can be straight, toothed, scalloped or wavy',
+  single: false,
+  start: (cup, reached) => {
+    const top = coatedHeight(cup);
+    const from = reached < top - 1 ? reached : Math.round(top / 2);
+    return { kind: 'band', lower: plainEdge(footLevel(from)), upper: plainEdge(topLevel) };
+  },
+  weight: ({ lower, upper }) => ((lower.teeth?.count ?? 0) + (upper.teeth?.count ?? 0)) * 24,
   shape: (area, cup) => {
     const lower = edgeLine(area.lower, cup);
     const upper = [...edgeLine(area.upper, cup)].reverse();
@@ -37,7 +45,26 @@ export const band: AreaKind<Band> = {
     lower: { ...area.lower, level: change(area.lower.level) },
     upper: { ...area.upper, level: change(area.upper.level) },
   }),
+  aside: (area) => area,
+  squeezed: (area, ratio) => ({ ...area, lower: squeezedEdge(area.lower, ratio), upper: squeezedEdge(area.upper, ratio) }),
+  words: (area, laid, units) =>
+    [
+      `band, ${spanWords(laid, units)} up`,
+      ...(area.lower.teeth ? [`lower edge ${teethWords(area.lower.teeth, units)}`] : []),
+      ...(area.upper.teeth ? [`upper edge ${teethWords(area.upper.teeth, units)}`] : []),
+    ].join(', '),
+  figures: (area, cup, units) => heightFigures(levelHeight(area.lower.level, cup), levelHeight(area.upper.level, cup), units),
 };
+
+const squeezedEdge = (edge: Edge, ratio: number): Edge =>
+  edge.teeth ? { ...edge, teeth: { ...edge.teeth, depth: squeezedLength(edge.teeth.depth, ratio) } } : edge;
+
+const teethNouns = { zigzag: ['tooth', 'teeth'], scallop: ['scallop', 'scallops'], wave: ['wave', 'waves'] } as const;
+
+function teethWords(teeth: Teeth, units: Units): string {
+  const [one, many] = teethNouns[teeth.line];
+  return `${countText(teeth.count, one, many)} ${lengthText(teeth.depth, units)} deep`;
+}
 
 const tape = (height: number, cup: Cup): number => circumferenceAt(cup.stations, Math.min(heightOf(cup), Math.max(0, height)));
 

@@ -1,12 +1,25 @@
 import * as z from 'zod';
-import { outlineSchema, placeMotif, reachOf, scatterPlaces, shapeOf, type ScatteredPlace } from '../motif';
+import { outlineName, outlineSchema, placeMotif, reachOf, scatterPlaces, shapeOf, type ScatteredPlace } from '../motif';
+import { randomStream, seedOf } from '../random';
 import { edgesCross, inPolygon, ontoOneTurn, type Region } from '../regions';
-import { randomStream, seedOf } from '../field/random';
 import { rememberEach } from '../remember';
-import { heightAtWallLength, heightOf, levelAt, levelHeight, levelSchema, stripFit, wallLength, type Cup } from '../vessel';
+import { lengthText } from '../units';
+import {
+  coatedHeight,
+  footLevel,
+  heightAtWallLength,
+  heightOf,
+  levelAt,
+  levelHeight,
+  levelSchema,
+  stripFit,
+  topLevel,
+  wallLength,
+  type Cup,
+} from '../vessel';
 import { areaIdSchema, sharedFields } from './area-id';
-import { levelFaults, type AreaKind } from './area-kind';
-import { motifFaults } from './window';
+import { half, heightFigures, levelFaults, type AreaKind } from './area-kind';
+import { motifFaults, pointsOf } from './window';
 
 export const MOST_MOTIFS = 2000;
 
@@ -37,6 +50,21 @@ export const scatter: AreaKind<Scatter> = {
   kind: 'scatter',
   name: 'Scatter',
   explains: 'one outline many times, at random but never touching; the same seed gives the same cup for ever',
+  single: false,
+  start: (cup) => ({
+    kind: 'scatter',
+    outline: { shape: 'spot' },
+    width: half(Math.min(10, coatedHeight(cup) / 16)),
+    count: 40,
+    seed: 1,
+    clearance: 2,
+    dense: 0,
+    turn: 'upright',
+    inside: null,
+    lower: footLevel(0),
+    upper: topLevel,
+  }),
+  weight: ({ count, outline }) => count * pointsOf(outline),
   shape: (area, cup, host) => {
     const shape = shapeOf(area.outline);
     const turns = randomStream(seedOf(`turn ${area.seed}`));
@@ -50,14 +78,7 @@ export const scatter: AreaKind<Scatter> = {
     const levels = levelFaults(area.name, area.lower, area.upper, cup, ['lower', 'upper']);
     if (levels.length > 0) return levels;
     const { from, to } = middles(area, cup);
-    const fits = motifFaults(
-      area.name,
-      area.outline,
-      area.width,
-      levelHeight(area.lower, cup),
-      levelHeight(area.upper, cup),
-      cup.stations,
-    );
+    const fits = motifFaults(area, levelHeight(area.lower, cup), levelHeight(area.upper, cup), cup.stations);
     if (fits.length > 0 || to > from) return fits;
     return [
       {
@@ -76,6 +97,14 @@ export const scatter: AreaKind<Scatter> = {
     return { ...area, [side]: levelAt(height, area[side].by, cup) };
   },
   withLevels: (area, change) => ({ ...area, lower: change(area.lower), upper: change(area.upper) }),
+  aside: (area) => ({ ...area, seed: (area.seed + 1) % 1_000_000 }),
+  squeezed: (area) => area,
+  words: (area, laid, units) => {
+    const [width, apart] = [lengthText(area.width, units), lengthText(area.clearance, units)];
+    const count = laid?.motifs?.placed ?? area.count;
+    return `${count} × ${outlineName(area.outline)}, ${width} wide, ${apart} apart, seed ${area.seed}`;
+  },
+  figures: (area, cup, units) => heightFigures(levelHeight(area.lower, cup), levelHeight(area.upper, cup), units),
 };
 
 /** Heights between which the middles may lie, so that every motif keeps clear of both ends. */

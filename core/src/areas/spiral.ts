@@ -1,8 +1,20 @@
 import * as z from 'zod';
 import { heightsBetween, onGrid, ontoOneTurn, type RegionPolygon } from '../regions';
-import { circumferenceAt, heightOf, levelAt, levelHeight, levelSchema, wallLength, type Cup } from '../vessel';
+import { countText, lengthText } from '../units';
+import {
+  circumferenceAt,
+  coatedHeight,
+  footLevel,
+  heightOf,
+  levelAt,
+  levelHeight,
+  levelSchema,
+  topLevel,
+  wallLength,
+  type Cup,
+} from '../vessel';
 import { angleSchema, sharedFields } from './area-id';
-import { levelFaults, mm, shortTurn, tenthDegree, turnOf, type AreaKind } from './area-kind';
+import { degreeWords, half, levelFaults, mm, shortTurn, tenthDegree, turnOf, type AreaKind } from './area-kind';
 
 /** A stripe that climbs as it goes round. Lengths mm: `pitch` up a turn, `width` across the stripe itself. */
 export const spiralSchema = z.strictObject({
@@ -30,6 +42,14 @@ export const spiral: AreaKind<Spiral> = {
   kind: 'spiral',
   name: 'Spiral',
   explains: 'a sloping stripe, or several, of one width, climbing so many mm a turn',
+  single: false,
+  start: (cup) => {
+    const top = coatedHeight(cup);
+    const width = half(Math.max(4, top / 16));
+    const ends = { lower: footLevel(0), upper: topLevel };
+    return { kind: 'spiral', start: 180, pitch: half(top / 2), width, hand: 'right', stripes: 1, ...ends };
+  },
+  weight: ({ stripes }) => stripes * 140,
   shape: (area, cup) => {
     const [low, high] = [levelHeight(area.lower, cup), levelHeight(area.upper, cup)];
     const heights = heightsBetween(cup.stations, low, high, STEP);
@@ -89,6 +109,13 @@ export const spiral: AreaKind<Spiral> = {
     }
   },
   withLevels: (area, change) => ({ ...area, lower: change(area.lower), upper: change(area.upper) }),
+  aside: (area) => ({ ...area, start: (area.start + 60) % 360 }),
+  squeezed: (area) => area,
+  words: (area, _laid, units) => {
+    const [width, pitch] = [lengthText(area.width, units), lengthText(area.pitch, units)];
+    return `${countText(area.stripes, 'stripe')} ${width} wide, climbing ${pitch} a turn to the ${area.hand} from ${degreeWords(area.start)}`;
+  },
+  figures: (area, _cup, units) => [{ key: 'climb', text: `climbs ${lengthText(area.pitch, units)} a turn` }],
 };
 
 const middleAt = (area: Spiral, height: number, low: number): number =>

@@ -1,8 +1,9 @@
 import * as z from 'zod';
 import { onGrid } from '../regions';
-import { circumferenceAt, heightOf, levelAt, levelHeight, levelSchema, type Cup } from '../vessel';
+import { countText, lengthText } from '../units';
+import { circumferenceAt, coatedHeight, heightOf, levelAt, levelHeight, levelSchema, type Cup } from '../vessel';
 import { angleSchema, sharedFields } from './area-id';
-import { mm, tenthDegree, turnOf, type AreaFault, type AreaKind } from './area-kind';
+import { degreeWords, half, mm, squeezedLength, tenthDegree, turnOf, type AreaFault, type AreaKind } from './area-kind';
 
 /** A stripe going up and down as it goes round, whole waves only. Lengths mm. */
 export const waveSchema = z.strictObject({
@@ -28,6 +29,13 @@ export const wave: AreaKind<Wave> = {
   kind: 'wave',
   name: 'Wave',
   explains: 'a stripe that swings up and down on its way round and meets itself at the seam',
+  single: false,
+  start: (cup) => {
+    const top = coatedHeight(cup);
+    const level = levelAt(half(top / 2), 'foot', cup);
+    return { kind: 'wave', level, waves: 5, swing: half(top / 8), width: half(top / 12), shift: 0 };
+  },
+  weight: ({ waves }) => waves * 72,
   shape: (area, cup) => {
     const side = (sign: 1 | -1) =>
       line(area, cup).map(([angle, height]) => [angle, onGrid(height + (sign * area.width) / 2)] as const);
@@ -65,6 +73,13 @@ export const wave: AreaKind<Wave> = {
     return { ...area, swing, shift: tenthDegree(angle) };
   },
   withLevels: (area, change) => ({ ...area, level: change(area.level) }),
+  aside: (area) => ({ ...area, shift: (area.shift + 180 / area.waves) % 360 }),
+  squeezed: (area, ratio) => ({ ...area, swing: squeezedLength(area.swing, ratio) }),
+  words: (area, _laid, units) => {
+    const [swing, width] = [lengthText(area.swing, units), lengthText(area.width, units)];
+    return `${countText(area.waves, 'wave')} swinging ${swing}, ${width} wide, a crest at ${degreeWords(area.shift)}`;
+  },
+  figures: (area, _cup, units) => [{ key: 'crest', text: `swings ${lengthText(area.swing, units)}` }],
 };
 
 function line(area: Wave, cup: Cup): readonly (readonly [number, number])[] {

@@ -1,8 +1,9 @@
 import * as z from 'zod';
 import { onGrid, ontoOneTurn } from '../regions';
-import { circumferenceAt, levelAt, levelHeight, levelSchema, type Cup } from '../vessel';
+import { lengthText, spanText } from '../units';
+import { circumferenceAt, footLevel, levelAt, levelHeight, levelSchema, topLevel, type Cup } from '../vessel';
 import { angleSchema, sharedFields } from './area-id';
-import { levelFaults, shortTurn, tenthDegree, turnOf, type AreaKind } from './area-kind';
+import { degreeWords, levelFaults, shortTurn, tenthDegree, turnOf, type AreaKind } from './area-kind';
 
 /** A section of the wall between two lines from foot to rim, straight up or leaning. Angles degrees. */
 export const wedgeSchema = z.strictObject({
@@ -25,6 +26,9 @@ export const wedge: AreaKind<Wedge> = {
   kind: 'wedge',
   name: 'Section',
   explains: 'a part of the way round, from one height to another; it may lean for a swirl',
+  single: false,
+  start: () => ({ kind: 'wedge', from: 120, width: 120, lean: 0, lower: footLevel(0), upper: topLevel }),
+  weight: () => 5,
   shape: (area, cup) => {
     const [low, high] = [onGrid(levelHeight(area.lower, cup)), onGrid(levelHeight(area.upper, cup))];
     const [from, width, lean] = [onGrid(turnOf(area.from)), onGrid(area.width), onGrid(area.lean)];
@@ -91,6 +95,20 @@ export const wedge: AreaKind<Wedge> = {
     }
   },
   withLevels: (area, change) => ({ ...area, lower: change(area.lower), upper: change(area.upper) }),
+  aside: (area) => ({ ...area, from: (area.from + area.width) % 360 }),
+  squeezed: (area) => area,
+  words: (area, laid, units) => {
+    const lean = area.lean === 0 ? '' : `, leaning ${degreeWords(area.lean)}`;
+    const wide = spanText(laid?.lowerWidth ?? 0, laid?.upperWidth ?? 0, units);
+    return `section, ${degreeWords(area.width)} from ${degreeWords(area.from)}${lean}, ${wide} wide`;
+  },
+  figures: (area, cup, units) => {
+    const share = area.width / 360;
+    return [
+      { key: 'lower', text: `${lengthText(share * tapeAt(area.lower, cup), units)} wide below` },
+      { key: 'upper', text: `${lengthText(share * tapeAt(area.upper, cup), units)} wide above` },
+    ];
+  },
 };
 
 const tapeAt = (level: Wedge['lower'], cup: Cup): number => circumferenceAt(cup.stations, levelHeight(level, cup));

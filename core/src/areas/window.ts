@@ -1,9 +1,20 @@
 import * as z from 'zod';
-import { outlineSchema, placeMotif, reachOf, shapeOf } from '../motif';
+import { outlineName, outlineSchema, placeMotif, reachOf, shapeOf } from '../motif';
 import { ontoOneTurn } from '../regions';
-import { circumferenceAt, heightOf, levelAt, levelHeight, levelSchema, wallLength, type Cup, type Station } from '../vessel';
+import { lengthText } from '../units';
+import {
+  circumferenceAt,
+  coatedHeight,
+  heightOf,
+  levelAt,
+  levelHeight,
+  levelSchema,
+  wallLength,
+  type Cup,
+  type Station,
+} from '../vessel';
 import { angleSchema, sharedFields } from './area-id';
-import { mm, shortTurn, tenthDegree, turnOf, type AreaFault, type AreaKind } from './area-kind';
+import { degreeWords, half, mm, shortTurn, spanWords, tenthDegree, turnOf, type AreaFault, type AreaKind } from './area-kind';
 
 /** One motif, placed by hand. Width mm, angles degrees, turned clockwise. */
 export const windowSchema = z.strictObject({
@@ -21,6 +32,15 @@ export const window: AreaKind<Window> = {
   kind: 'window',
   name: 'Motif',
   explains: 'one outline, placed by hand: a window, a badge, a cut-out',
+  single: false,
+  start: (cup) => {
+    const top = coatedHeight(cup);
+    // Opposite the seam is where the eye goes first, unless a handle is there.
+    const angle = cup.handle ? (cup.handle.angle + 90) % 360 : 180;
+    const level = levelAt(half(top / 2), 'foot', cup);
+    return { kind: 'window', outline: { shape: 'hexagon' }, angle, level, width: half(Math.min(40, top / 4)), turn: 0 };
+  },
+  weight: ({ outline }) => pointsOf(outline),
   shape: (area, cup) =>
     ontoOneTurn(
       placeMotif(
@@ -39,7 +59,7 @@ export const window: AreaKind<Window> = {
           sentence: `The middle of “${area.name}” lies at ${mm(height)} mm, off this cup, which ends at ${mm(rim)} mm.`,
         },
       ];
-    return motifFaults(area.name, area.outline, area.width, height, height, cup.stations);
+    return motifFaults(area, height, height, cup.stations);
   },
   widths: (area) => ({ lower: area.width, upper: area.width }),
   handles: (area, cup) => {
@@ -57,7 +77,18 @@ export const window: AreaKind<Window> = {
     return width < 1 ? area : { ...area, width };
   },
   withLevels: (area, change) => ({ ...area, level: change(area.level) }),
+  aside: (area) => ({ ...area, angle: (area.angle + 45) % 360 }),
+  squeezed: (area) => area,
+  words: (area, laid, units) => {
+    const turned = area.turn === 0 ? '' : `, turned ${degreeWords(area.turn)}`;
+    const size = `${outlineName(area.outline)}, ${lengthText(area.width, units)} wide`;
+    return `${size}, at ${degreeWords(area.angle)}${turned}, ${spanWords(laid, units)} up`;
+  },
+  figures: (area, _cup, units) => [{ key: 'width', text: `${lengthText(area.width, units)} wide` }],
 };
+
+/** How many points an outline is drawn with. */
+export const pointsOf = (outline: Window['outline']): number => shapeOf(outline).flat(2).length;
 
 /** How far a motif's middle lies from the seam by the tape, mm. */
 export const fromSeam = (area: Window, cup: Cup): number =>
@@ -65,9 +96,7 @@ export const fromSeam = (area: Window, cup: Cup): number =>
 
 /** Whether a motif of a size fits on a wall between two heights of its middle. */
 export function motifFaults(
-  name: string,
-  outline: z.infer<typeof outlineSchema>,
-  width: number,
+  { name, outline, width }: Pick<Window, 'name' | 'outline' | 'width'>,
   low: number,
   high: number,
   stations: readonly Station[],

@@ -1,15 +1,11 @@
 import type { AreaId } from '../areas';
-import type { CoatId, CoatOf, CoatKindName, Design, Workshop } from '../design';
-import type { PlannedAreas, PlannedFade, Step } from '../plan';
+import type { Fix, Step } from '../coats';
+import type { CoatId, CoatKindName, CoatOf, Design, Workshop } from '../design';
+import type { PlannedAreas } from '../layout';
+import type { PlannedFade } from '../pots';
 
 /** stop: it will fail or hurt; look: likely worse; tip: worth knowing. */
 export type FindingLevel = 'stop' | 'look' | 'tip';
-
-/** A change a maker can take with one press. */
-export type Fix =
-  | { readonly does: 'insert coat'; readonly label: string; readonly kind: CoatKindName; readonly before: CoatId }
-  | { readonly does: 'set thickness'; readonly label: string; readonly coat: CoatId; readonly thickness: number }
-  | { readonly does: 'set load'; readonly label: string; readonly coat: CoatId; readonly load: number };
 
 export interface Finding {
   readonly rule: string;

@@ -1,5 +1,5 @@
 import { reflectanceOf } from '../colour';
-import { groundLook } from '../field/look';
+import { groundLook } from '../look';
 import { itemOf, type ShelfItemId } from '../stock';
 import { areaOf, bodyOf, inThisRoom, placesOf, whereText, type CoatKind } from './coat-kind';
 import { changedGrounds } from './ground';

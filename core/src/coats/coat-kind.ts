@@ -1,35 +1,13 @@
-import type { UnsurePart } from '../plan/spread';
-import type { AreaId } from '../areas';
-import type { CoatKindName, CoatOf, CoatedWhere, Settings } from '../design';
 import type { Spectrum } from '../colour';
-import type { Finish, Part } from '../glitter';
-import type { Light, PlannedCoat, PlannedPart } from '../plan';
-import type { ShelfItem } from '../stock';
+import type { CoatedWhere, CoatKindName, CoatOf, Settings } from '../design';
+import type { CupPlaces } from '../layout';
 import { cureFactor } from '../resin';
+import type { ShelfItem } from '../stock';
 import { listText } from '../units';
 import type { Grounds } from './ground';
-
-/** A blend with its jars looked up. */
-export interface ReadyBlend {
-  readonly area: AreaId;
-  readonly areaName: string;
-  readonly parts: readonly Part[];
-  readonly finishes: readonly Finish[];
-  /** the same with how well each jar is known */
-  readonly unsure: readonly UnsurePart[];
-  readonly planned: readonly PlannedPart[];
-  readonly ml: number;
-  readonly grams: number;
-  /** flakes deep, one pour */
-  readonly poured: number;
-  /** mean thickness of what is poured, by face, µm */
-  readonly thickness: number;
-  /** mm */
-  readonly coarsest: number;
-}
-
-/** The pots of each area that fades, by its id. */
-export type PotsOf = Readonly<Record<string, readonly string[]>>;
+import type { Light } from './light';
+import type { PlannedCoat } from './planned-coat';
+import type { ReadyBlend } from './ready-blend';
 
 /** The base colour of a place where the base fades. */
 export interface FadedBase {
@@ -38,16 +16,9 @@ export interface FadedBase {
 }
 
 /** What a coat can know while it is laid. */
-export interface CoatContext {
+export interface CoatContext extends CupPlaces {
   readonly settings: Settings;
   readonly shelf: readonly ShelfItem[];
-  /** cm² of every place */
-  readonly sizes: Readonly<Record<string, number>>;
-  readonly names: Readonly<Record<string, string>>;
-  /** places kept free of glue and glitter by a mask */
-  readonly masked: ReadonlySet<string>;
-  /** the places that an area which fades is laid in */
-  readonly pots: PotsOf;
   readonly fadedBases: Readonly<Record<string, FadedBase>>;
   readonly blends: readonly ReadyBlend[];
   /** the work on spectra, remembered between plans */

@@ -1,9 +1,10 @@
-import { flakesLook } from '../field/look';
 import { keptDepth } from '../glitter';
-import { listText } from '../units';
+import { flakesLook } from '../look';
 import { laidThickness } from '../resin';
-import { areaOf, bodyOf, openPlacesOf, type CoatKind, type ReadyBlend } from './coat-kind';
+import { listText } from '../units';
+import { areaOf, bodyOf, openPlacesOf, type CoatKind } from './coat-kind';
 import { changedGrounds, type Ground } from './ground';
+import type { ReadyBlend } from './ready-blend';
 
 /** How deep a pour ends up on a ground: nothing holds it without glue. */
 export const heldDepth = (blend: ReadyBlend, ground: Ground): number =>

@@ -1,5 +1,6 @@
 import { reflectanceOf, type Spectrum } from '../colour';
-import { groundLook, type Look } from '../field/look';
+import type { CupPlaces } from '../layout';
+import { groundLook, type Look } from '../look';
 import type { GlueWay } from '../stock';
 
 /** What one place of the cup is like between two coats. */
@@ -26,13 +27,8 @@ export interface Ground {
 /** Each place by its area's id, and the three that no area covers. */
 export type Grounds = Readonly<Record<string, Ground>>;
 
-/* With a “/”, which no area's id has. */
-export const LEFT_OVER = '/left-over';
-export const BARE_BASE = '/base-bare';
-export const BARE_GRIP = '/grip-bare';
-
 /** The wall as it comes, by the colour it is seen in. */
-export const bareGround = (hex: string): Ground => ({
+const bareGround = (hex: string): Ground => ({
   spectrum: reflectanceOf(hex),
   look: [groundLook(hex)],
   glue: null,
@@ -44,6 +40,12 @@ export const bareGround = (hex: string): Ground => ({
   cover: 0,
   thickness: 0,
 });
+
+/** Every place of a cup as it comes. */
+export function bareGrounds({ sizes }: CupPlaces, hex: string): Grounds {
+  const bare = bareGround(hex);
+  return Object.fromEntries(Object.keys(sizes).map((place) => [place, bare]));
+}
 
 /** The grounds with some places changed. */
 export function changedGrounds(

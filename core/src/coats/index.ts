@@ -1,31 +1,9 @@
-import type { Coat, CoatKindName } from '../design';
-import { base } from './base';
-import type { CoatContext, CoatKind, LaidCoat } from './coat-kind';
-import { decal } from './decal';
-import { glitter } from './glitter';
-import { glue } from './glue';
-import type { Grounds } from './ground';
-import { ink } from './ink';
-import { prep } from './prep';
-import { press } from './press';
-import { resin } from './resin';
-import { rest } from './rest';
-import { sand } from './sand';
-import { seal } from './seal';
-
-/** Every kind of coat, in the usual order of work. */
-export const coatKinds = { prep, base, glue, glitter, press, seal, resin, ink, sand, decal, rest } satisfies {
-  [Kind in CoatKindName]: CoatKind<Kind>;
-};
-
-/** Lays one coat, whatever its kind. */
-export function layCoat(coat: Coat, grounds: Grounds, context: CoatContext): LaidCoat {
-  // The kind's own `lay` takes exactly this coat; the union can't say so to the compiler.
-  const kind = coatKinds[coat.kind] as unknown as CoatKind<CoatKindName>;
-  return kind.lay(coat as never, grounds, context);
-}
-
-export * from './ground';
+export { coatKinds } from './coat-kinds';
+export { openInThisRoom, type CoatContext, type CoatKind, type FadedBase, type StartingPoint } from './coat-kind';
+export { bareGrounds, type Ground, type Grounds } from './ground';
+export type { PlannedPart, ReadyBlend, UnsurePart } from './ready-blend';
+export * from './planned-coat';
+export { stepsOf, type Step } from './lay-coats';
+export { rememberedLight, type Light } from './light';
 export { heldDepth } from './glitter';
-export { openInThisRoom } from './coat-kind';
-export type { CoatContext, CoatKind, FadedBase, LaidCoat, PotsOf, ReadyBlend, StartingPoint } from './coat-kind';
+export * from './change-coats';

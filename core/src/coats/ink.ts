@@ -1,11 +1,11 @@
-import { filmLook } from '../field/look';
 import { doseOf, dropsFor } from '../ink';
+import { filmLook } from '../look';
 import { itemOf, type ShelfItemId } from '../stock';
 import { percentText } from '../units';
 import { areaOf, bodyOf, placesOf, whereText, type CoatKind } from './coat-kind';
 import { changedGrounds } from './ground';
 import { mixFor } from './mixing';
-import { RESIN_CARE, rawFill, resinNeeds, resinWait, underResin } from './resin';
+import { rawFill, RESIN_CARE, resinNeeds, resinWait, underResin } from './resin';
 
 export const ink: CoatKind<'ink'> = {
   kind: 'ink',

@@ -1,7 +1,7 @@
-import type { PlannedMix } from '../plan';
 import { resinMix } from '../resin';
 import type { ItemOf } from '../stock';
 import type { CoatContext } from './coat-kind';
+import type { PlannedMix } from './planned-coat';
 
 /** What to mix of a resin for one coat, by volume and by weight. */
 export function mixFor(resin: ItemOf<'resin'>, area: number, thickness: number, fill: number, context: CoatContext): PlannedMix {

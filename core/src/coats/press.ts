@@ -1,5 +1,5 @@
-import { settingWait } from './glitter';
 import { areaOf, bodyOf, openPlacesOf, whereText, type CoatKind } from './coat-kind';
+import { settingWait } from './glitter';
 import { changedGrounds } from './ground';
 
 export const press: CoatKind<'press'> = {

@@ -1,5 +1,5 @@
-import { itemOf, type ItemOf, type ShelfItemId } from '../stock';
 import { glitterFill, potLifeAt } from '../resin';
+import { itemOf, type ItemOf, type ShelfItemId } from '../stock';
 import { durationText } from '../units';
 import { areaOf, bodyOf, inThisRoom, placesOf, whereText, type CoatContext, type CoatKind } from './coat-kind';
 import { changedGrounds, type Grounds } from './ground';

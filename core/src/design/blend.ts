@@ -1,6 +1,6 @@
 import * as z from 'zod';
-import { shelfItemIdSchema } from '../stock';
 import { areaIdSchema } from '../areas';
+import { shelfItemIdSchema } from '../stock';
 
 /** So many ml of one glitter off the shelf, for one pour over the whole area. */
 const partSchema = z.strictObject({

@@ -1,14 +1,15 @@
 import {
+  areaAside,
   areaMoved,
+  areaSqueezed,
   areaWithLevels,
+  plainEdge,
   reachedByBands,
   startingArea,
-  plainEdge,
   type Area,
   type AreaId,
   type AreaKindName,
   type Band,
-  type Edge,
   type WallPlace,
 } from '../areas';
 import { coatedHeight, footLevel, heightOf, topLevel, type Cup, type Level } from '../vessel';
@@ -55,7 +56,7 @@ export function withAreaTwice(design: Design, id: AreaId, copy: AreaId): Design 
   if (index < 0) return design;
   const source = design.areas[index];
   const number = freeNumber(design, 2, (n) => `${source.name} ${n}`.slice(0, 60));
-  const twin = { ...stepAside(source), id: copy, name: `${source.name} ${number}`.slice(0, 60), locked: false };
+  const twin = { ...areaAside(source), id: copy, name: `${source.name} ${number}`.slice(0, 60), locked: false };
   const blend = design.blends.find((one) => one.area === id);
   const fade = design.fades.find((one) => one.area === id);
   return {
@@ -67,23 +68,6 @@ export function withAreaTwice(design: Design, id: AreaId, copy: AreaId): Design 
       'on' in coat && coat.on !== 'all' && coat.on.includes(id) ? { ...coat, on: [...coat.on, copy] } : coat,
     ),
   };
-}
-
-function stepAside(area: Area): Area {
-  switch (area.kind) {
-    case 'wedge':
-      return { ...area, from: (area.from + area.width) % 360 };
-    case 'spiral':
-      return { ...area, start: (area.start + 60) % 360 };
-    case 'wave':
-      return { ...area, shift: (area.shift + 180 / area.waves) % 360 };
-    case 'window':
-      return { ...area, angle: (area.angle + 45) % 360 };
-    case 'scatter':
-      return { ...area, seed: (area.seed + 1) % 1_000_000 };
-    default:
-      return area;
-  }
 }
 
 /** The wall split into bands of equal height instead of the bands it had; other areas stay. */
@@ -141,15 +125,7 @@ export function withCupFitted(design: Design, cup: Cup): Design {
   return {
     ...design,
     cup,
-    areas: design.areas.map((area) => squeezed(areaWithLevels(area, level), after / before)),
+    areas: design.areas.map((area) => areaSqueezed(areaWithLevels(area, level), after / before)),
     coats: design.coats.map((coat) => (coat.kind === 'decal' ? { ...coat, centre: fitted(coat.centre) } : coat)),
   };
-}
-
-/** Teeth and waves grow and shrink with the levels they lie between, or they would reach past them. */
-function squeezed(area: Area, ratio: number): Area {
-  const scaled = (mm: number) => Math.max(0.5, Math.round(mm * ratio * 10) / 10);
-  const edge = (one: Edge): Edge => (one.teeth ? { ...one, teeth: { ...one.teeth, depth: scaled(one.teeth.depth) } } : one);
-  if (area.kind === 'band') return { ...area, lower: edge(area.lower), upper: edge(area.upper) };
-  return area.kind === 'wave' ? { ...area, swing: scaled(area.swing) } : area;
 }

@@ -1,8 +1,8 @@
-import type { ShelfItemId } from '../stock';
 import type { AreaId } from '../areas';
+import type { ShelfItemId } from '../stock';
+import { tidy } from '../units';
 import type { Blend } from './blend';
 import type { Design } from './design';
-import { tidy } from '../units';
 
 const withBlend = (design: Design, area: AreaId, change: (parts: Blend['parts']) => Blend['parts']): Design => {
   const found = design.blends.find((blend) => blend.area === area);

@@ -1,7 +1,7 @@
 import type { AreaId, Wedge } from '../areas';
 import { footLevel, topLevel, type Level } from '../vessel';
-import type { Design } from './design';
 import { withoutArea } from './change-areas';
+import type { Design } from './design';
 
 /** Sections to lay round: how many, how wide each (degrees), and how far they lean. */
 export interface SectionsWish {

@@ -1,6 +1,6 @@
 import * as z from 'zod';
-import { shelfItemIdSchema } from '../stock';
 import { areaIdSchema } from '../areas';
+import { shelfItemIdSchema } from '../stock';
 import { idText } from '../units';
 
 export const coatIdSchema = idText('A coat needs an id.').brand<'CoatId'>();

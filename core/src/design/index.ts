@@ -8,5 +8,6 @@ export * from './faults';
 export * from './change-areas';
 export * from './change-sections';
 export * from './change-blends';
+export * from './change-fades';
 export * from './snap-lines';
 export { DESIGN_VERSION, upgradeDesignFile } from './upgrade';

@@ -2,7 +2,7 @@ import { keptDepth } from '../glitter';
 import { tidy } from '../units';
 import type { FadeWish } from './fade-wish';
 import { looksOf, turnsBack, type PotChoice } from './pot-choices';
-import { faceOf, measured, eachJarOnce, underAt, type Leg } from './way-of-fade';
+import { eachJarOnce, faceOf, measured, underAt, type Leg } from './way-of-fade';
 
 type Parts = readonly {
   readonly item: FadeWish['stops'][number]['mix']['parts'][number]['item'];

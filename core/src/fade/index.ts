@@ -4,4 +4,4 @@ export * from './plan-fade';
 export * from './pot-slots';
 export { plainWalk, evenWalk } from './even-walk';
 export { seenFrom, type SeenFrom } from './seen-from';
-export type { EqualSpoons, FadeVerdict, OtherPot, Stretch } from './fade-verdict';
+export { HARDLY, type EqualSpoons, type FadeVerdict, type OtherPot, type Stretch } from './fade-verdict';

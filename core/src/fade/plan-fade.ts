@@ -15,7 +15,7 @@ import { FadeError, type FadeMix, type FadeWish } from './fade-wish';
 import { exactChoice, stepsOf, unevennessOf, worthMeasuringFiner, type PotChoice } from './pot-choices';
 import { potsOnSpoons } from './pots-on-spoons';
 import { seenFrom, type SeenFrom } from './seen-from';
-import { coverAt, evenLegs, legsOf, measured, seenOnLeg, eachJarOnce, type Leg } from './way-of-fade';
+import { coverAt, eachJarOnce, evenLegs, legsOf, measured, seenOnLeg, type Leg } from './way-of-fade';
 
 /** So many ml of a stop's mix. */
 export interface Spoonful {

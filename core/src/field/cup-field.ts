@@ -1,12 +1,12 @@
+import { LEFT_OVER } from '../layout';
+import { groundLook } from '../look';
 import type { Plan } from '../plan';
+import { seedOf } from '../random';
 import type { Region } from '../regions';
 import { circumferenceAt, type Cup } from '../vessel';
-import { LEFT_OVER } from '../coats';
-import type { FieldRegion, FieldRequest } from './flake-field';
 import { cupLight } from './field-light';
-import { groundLook } from './look';
+import type { FieldRegion, FieldRequest } from './flake-field';
 import { allPixels, regionPixels } from './region-pixels';
-import { seedOf } from './random';
 
 /** The part of a plan that the picture is made from; small enough to hand to a worker. */
 export type FieldPlan = Pick<Plan, 'design' | 'surface' | 'places' | 'looks' | 'bareWall'> & { readonly leftOver: Region };

@@ -1,7 +1,7 @@
-import { linearRgbOf, reflectanceOf, spectrumOf, BANDS, type Spectrum, type Triple } from '../colour';
+import { BANDS, linearRgbOf, reflectanceOf, spectrumOf, type Spectrum, type Triple } from '../colour';
+import type { LookFlake } from '../look';
 import type { Lamp } from './field-light';
-import type { LookFlake } from './look';
-import { TILTS, tilts, type Tilt } from './tilt';
+import { tilts, TILTS, type Tilt } from './tilt';
 
 /** What decides how a flake's face takes light. */
 export type FlakeFaceKind = Pick<LookFlake, 'colour' | 'kind' | 'finish'>;

@@ -1,8 +1,8 @@
 import type { AreaId } from '../areas';
-import { bandRegion, onGrid, partOf } from '../regions';
+import { flakesLook, type Look } from '../look';
 import type { Plan } from '../plan';
+import { bandRegion, onGrid, partOf } from '../regions';
 import type { FieldPlan } from './cup-field';
-import { flakesLook, type Look } from './look';
 
 /** What half of a fade can be shown as, beside the pots on the other half. */
 export type FadeBeside = 'equal' | 'unrounded';

@@ -1,10 +1,10 @@
 import { hexOf, linearRgbOf, mixSpectra, type Spectrum, type Triple } from '../colour';
+import type { Look } from '../look';
+import { randomStream } from '../random';
 import { dropFlakes, type FieldSheet } from './drop-flakes';
 import type { FlakeFaceKind } from './face-light';
 import type { FieldLight } from './field-light';
 import { fieldColours, type FieldColours } from './lit-field';
-import type { Look } from './look';
-import { randomStream } from './random';
 import { lightOf, MOST_STACKS, Stacks } from './stacks';
 import { TILT_BITS, TILTS } from './tilt';
 

@@ -1,6 +1,6 @@
 import { BANDS, labOf, layOver, reflectanceOf, spectrumOf, type Film, type Lab, type Spectrum } from '../colour';
 import { flakeFilm, hides } from '../glitter';
-import type { LookFlake } from './look';
+import type { LookFlake } from '../look';
 
 /** What lies on a pixel: all that is seen there, and what of it comes off the uppermost flake. */
 export interface Stack {

@@ -1,8 +1,10 @@
+import { areaWords } from '../areas';
 import { healthNotes } from '../check';
+import type { PlannedCoat } from '../coats';
 import type { Design, Settings } from '../design';
-import type { Plan, PlannedArea, PlannedCoat, PlannedPot } from '../plan';
-import { areaWords } from './area-words';
-import { baseWords, madeFirstWords, potRecipe, pouringOrder, strewnSpan } from './fade-words';
+import type { PlannedArea } from '../layout';
+import type { Plan } from '../plan';
+import type { PlannedPot } from '../pots';
 import {
   amountText,
   areaText,
@@ -14,6 +16,7 @@ import {
   thicknessText,
   type Units,
 } from '../units';
+import { baseWords, madeFirstWords, potRecipe, pouringOrder, strewnSpan } from './fade-words';
 
 /** The printed recipe as text in its places; every figure is already in the maker's units. */
 export interface Card {

@@ -1,5 +1,5 @@
+import { LEFT_OVER } from '../layout';
 import type { Plan } from '../plan';
-import { LEFT_OVER } from '../coats';
 import { bandRegion, finely, within, type Region } from '../regions';
 import { circumferenceAt, radiusOf, type Cup } from '../vessel';
 

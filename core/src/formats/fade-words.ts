@@ -1,5 +1,5 @@
 import type { Stretch } from '../fade';
-import type { PlannedFade, PlannedPot } from '../plan';
+import type { PlannedFade, PlannedPot } from '../pots';
 import { amountText, countText, lengthText, listText, percentText, spanText, type Units } from '../units';
 
 /** What the mm of a fade are counted from. */

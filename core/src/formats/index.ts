@@ -1,4 +1,3 @@
-export * from './area-words';
 export * from './design-file';
 export * from './json-schema';
 export * from './card';

@@ -1,4 +1,4 @@
-import type { MixColours } from './mix-colour';
+import { MixColours } from './mix-colour';
 import type { Mix } from './mix-question';
 import { inside, type Bound } from './near-region';
 

@@ -1,8 +1,8 @@
+import { pouredParts, type PlannedBlend } from '../blends';
 import { deltaE2000, differenceWords, hexOf, labOf, reflectanceOf, type DifferenceWords } from '../colour';
 import { facePerMl, flakeRain } from '../glitter';
-import { pouredParts, type PlannedBlend } from '../plan';
-import { usualMix } from './shelf-question';
 import type { ItemOf, ShelfItem } from '../stock';
+import { usualMix } from './shelf-question';
 
 /** A jar that could stand in for another. */
 export interface Replacement {

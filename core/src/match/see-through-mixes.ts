@@ -1,6 +1,6 @@
 import { BANDS, xyzRows, type Spectrum } from '../colour';
 import { flakeFilm, poissonWeights } from '../glitter';
-import type { MixColours } from './mix-colour';
+import { MixColours } from './mix-colour';
 import type { Mix } from './mix-question';
 import type { Bound } from './near-region';
 

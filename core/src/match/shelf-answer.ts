@@ -1,7 +1,7 @@
+import type { PlannedBlend } from '../blends';
 import { differenceWords, hexOfLab, type DifferenceWords } from '../colour';
 import { facePerMl, gramsPerMl } from '../glitter';
 import { costPerMl, itemOf, type ItemOf, type ShelfItem, type ShelfItemId } from '../stock';
-import type { PlannedBlend } from '../plan';
 import { tidy } from '../units';
 import type { SearchState } from './mix-question';
 

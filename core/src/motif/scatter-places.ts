@@ -1,4 +1,4 @@
-import { randomStream } from '../field/random';
+import { randomStream } from '../random';
 import { wallMeasure } from '../regions';
 import { mostRoundabout, mostSpread, reachOnWall, wallDistance, type Station, type WallSpot } from '../vessel';
 

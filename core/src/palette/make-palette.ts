@@ -1,6 +1,6 @@
-import { differenceWords, deltaE2000, labOf, reflectanceOf } from '../colour';
+import type { PlannedBlend } from '../blends';
+import { deltaE2000, differenceWords, labOf, reflectanceOf } from '../colour';
 import type { FoundMix } from '../match';
-import type { PlannedBlend } from '../plan';
 import type { ShelfItem } from '../stock';
 import { MOST_COLOURS, type Palette, type PaletteColour, type PaletteId, type PaletteMix } from './palette';
 

@@ -3,7 +3,7 @@ import * as z from 'zod';
 import { readHex } from '../colour';
 import { faultsOf, type Fault } from '../design';
 import { unquoted, wouldRun } from '../units';
-import { MOST_COLOURS, mixLine, paletteSchema, type Palette, type PaletteId } from './palette';
+import { mixLine, MOST_COLOURS, paletteSchema, type Palette, type PaletteId } from './palette';
 
 const PALETTE_FORMAT = 'aurantia palette';
 

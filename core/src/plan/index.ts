@@ -1,13 +1,3 @@
-export * from './plan';
+export type { Plan } from './plan';
+export type { PlanTotals } from './totals';
 export { createPlanner, planOf } from './plan-of';
-export { FULL_COVER } from './blend-outcome';
-export type { Light } from './light';
-export type { Step } from './coats-stage';
-export * from './usual-coats';
-export type { Spread } from './spread';
-export * from './scaled-blend';
-export * from './compare-blends';
-export * from './held-by-ways';
-export * from './blend-over';
-export { handlePatch, layoutOf, layoutWeight } from './layout-stage';
-export * from './matching-base';

@@ -1,17 +1,12 @@
+import { blendOutcome, laidBlend, readyBlend } from '../blends';
 import { checkDesign } from '../check';
-import type { CoatContext, Grounds, ReadyBlend } from '../coats';
-import type { Blend, Coat, Design, Settings, Workshop } from '../design';
-import type { ShelfItem } from '../stock';
+import { bareGrounds, rememberedLight, stepsOf, type CoatContext, type Grounds, type ReadyBlend, type Step } from '../coats';
+import type { Design, Workshop } from '../design';
+import { layoutOf, placesOfCup, placesOnWall, surfaceOf, type CupPlaces, type PlannedAreas } from '../layout';
+import { createFadePlanner, type LaidFade, type PlannedFade } from '../pots';
+import { remember, rememberEach, rememberEachRecord, rememberRecord } from '../remember';
 import { bareWallColour } from '../vessel';
-import { blendOutcome, laidBlend } from './blend-outcome';
-import { readyBlend } from './blends-stage';
-import { stepsOf, type Step } from './coats-stage';
-import { rememberedLight } from './light';
-import type { Plan, PlannedAreas, PlannedBlend, PlannedFade } from './plan';
-import { remember, rememberEach } from '../remember';
-import { layoutOf } from './layout-stage';
-import { createFadePlanner, type LaidFade } from './fades-stage';
-import { placesOfCup, placesOnWall, surfaceOf } from './surface-stage';
+import type { Plan } from './plan';
 import { totalsOf } from './totals';
 
 /** @param layout the cup split up already, by a worker; worked out here when left out */
@@ -22,93 +17,73 @@ type Planner = (design: Design, workshop: Workshop, layout?: PlannedAreas) => Pl
  * works out again only what hangs on it: an amount never touches geometry, a blend never another.
  */
 export function createPlanner(): Planner {
+  const light = rememberedLight();
   const surface = remember(surfaceOf);
   const areas = remember(layoutOf);
   const places = remember(placesOfCup);
+  const bare = remember(bareGrounds);
   const onWall = remember(placesOnWall);
   const ready = rememberEach(readyBlend, 4);
-  const light = rememberedLight();
   const layFade = createFadePlanner(light);
   const fadeList = remember((...fades: LaidFade[]) => ({
     planned: fades.map(({ planned }) => planned),
     bases: Object.fromEntries(fades.flatMap(({ bases }) => Object.entries(bases))),
   }));
-  const outcome = rememberEach(blendOutcome, 4);
-  const blendList = remember((...blends: ReadyBlend[]) => blends as readonly ReadyBlend[]);
+  const outcome = rememberEachRecord(blendOutcome, 4);
+  const blendList = remember((...blends: ReadyBlend[]): readonly ReadyBlend[] => blends);
   const allBlends = remember((areas: readonly ReadyBlend[], pots: readonly ReadyBlend[]) => [...areas, ...pots]);
-  const steps = remember(
-    (
-      coats: readonly Coat[],
-      start: Grounds,
-      blends: readonly ReadyBlend[],
-      sizes: CoatContext['sizes'],
-      names: CoatContext['names'],
-      masked: CoatContext['masked'],
-      pots: CoatContext['pots'],
-      fadedBases: CoatContext['fadedBases'],
-      settings: Settings,
-      shelf: readonly ShelfItem[],
-    ) => stepsOf(coats, start, { blends, sizes, names, masked, pots, fadedBases, settings, shelf, light }),
+  const steps = rememberRecord(
+    ({ coats, start, cup, ...context }: Pick<Design, 'coats'> & { start: Grounds; cup: CupPlaces } & Bench) =>
+      stepsOf(coats, start, { ...cup, ...context, light }),
   );
-  const outcomes = remember(
-    (
-      blends: readonly ReadyBlend[],
-      laid: readonly Step[],
-      start: Grounds,
-      sizes: CoatContext['sizes'],
-    ): readonly PlannedBlend[] =>
-      blends.map((blend) => {
-        const { kept, passes, under, hold } = laidBlend(blend, laid, start);
-        return outcome(blend, sizes[blend.area], kept, passes, under, hold, light);
-      }),
+  const outcomes = remember((blends: readonly ReadyBlend[], laid: readonly Step[], start: Grounds, { sizes }: CupPlaces) =>
+    blends.map((blend) => outcome(blend, { ...laidBlend(blend, laid, start), area: sizes[blend.area], light })),
   );
   const looks = remember((after: Grounds, fades: readonly PlannedFade[]): Plan['looks'] =>
     Object.fromEntries(Object.entries(withWholeAreas(after, fades)).map(([place, ground]) => [place, ground.look])),
   );
   const totals = remember(totalsOf);
-  const findings = remember(checkDesign);
+  const findings = rememberRecord(checkDesign);
 
   return (design, workshop, layout) => {
     const { settings, shelf } = workshop;
     const planned = layout ?? areas(design.cup, design.areas);
-    const faded = design.fades.flatMap(
-      (fade) => layFade(fade, design.areas, design.cup, planned, design.coats, settings, shelf) ?? [],
-    );
+    const bareWall = bareWallColour[design.cup.material];
+    const bench = { coats: design.coats, planned, wall: bareWall, settings, shelf };
+    const faded = design.fades.flatMap((fade) => layFade(fade, { cup: design.cup, areas: design.areas, bench }) ?? []);
     const fades = fadeList(...faded);
-    const { sizes, names, masked, grounds, pots } = places(design.cup, planned, fades.planned);
+    const cup = places(planned, fades.planned);
+    const start = bare(cup, bareWall);
     const fading = new Set<string>(design.fades.map(({ area }) => area));
     const blends = blendList(
       ...design.blends
         .filter(({ area }) => !fading.has(area))
-        .map((blend: Blend) => ready(blend, names[blend.area], sizes[blend.area], shelf)),
+        .map((blend) => ready(blend, cup.names[blend.area], cup.sizes[blend.area], shelf)),
     );
     // Over the overlap two pots thin out into each other, so each is as deep as on its own stretch.
     const potBlends = blendList(
       ...faded.flatMap((fade) =>
         fade.blends.map((blend) =>
-          ready(blend, names[blend.area], fade.planned.slices.find(({ id }) => id === blend.area)?.area ?? 0, shelf),
+          ready(blend, cup.names[blend.area], fade.planned.slices.find(({ id }) => id === blend.area)?.area ?? 0, shelf),
         ),
       ),
     );
-    const laid = steps(
-      design.coats,
-      grounds,
-      allBlends(blends, potBlends),
-      sizes,
-      names,
-      masked,
-      pots,
-      fades.bases,
+    const laid = steps({
+      coats: design.coats,
+      start,
+      cup,
+      blends: allBlends(blends, potBlends),
+      fadedBases: fades.bases,
       settings,
       shelf,
-    );
-    const after = laid.at(-1)?.after ?? grounds;
+    });
+    const after = laid.at(-1)?.after ?? start;
     return {
       design: design.id,
       name: design.name,
       surface: surface(design.cup),
       areas: planned,
-      blends: outcomes(blends, laid, grounds, sizes),
+      blends: outcomes(blends, laid, start, cup),
       fades: fades.planned,
       places: onWall(planned, fades.planned),
       coats: laid.map((step) => step.planned),
@@ -116,12 +91,15 @@ export function createPlanner(): Planner {
         Object.entries(withWholeAreas(after, fades.planned)).map(([place, ground]) => [place, light.hex(ground.spectrum)]),
       ),
       looks: looks(after, fades.planned),
-      bareWall: bareWallColour[design.cup.material],
+      bareWall,
       totals: totals(design, laid, shelf, fades.planned),
-      findings: findings(design, workshop, planned, laid, fades.planned),
+      findings: findings({ design, workshop, areas: planned, steps: laid, fades: fades.planned }),
     };
   };
 }
+
+/** What the coats are laid with, beside the cup itself. */
+type Bench = Pick<CoatContext, 'blends' | 'fadedBases' | 'settings' | 'shelf'>;
 
 /** What stands for an area that fades, where one colour has to: its middle pot. */
 const withWholeAreas = (after: Grounds, fades: readonly PlannedFade[]): Grounds =>

@@ -1,8 +1,39 @@
+import type { Step } from '../coats';
 import type { Design } from '../design';
-import { itemOf, type ShelfItem } from '../stock';
-import { drawnParts } from './drawn-parts';
-import type { PlannedFade, PlanTotals } from './plan';
-import type { Step } from './coats-stage';
+import type { InkDose } from '../ink';
+import { drawnParts, type PlannedFade } from '../pots';
+import { itemOf, type ShelfItem, type ShelfItemId } from '../stock';
+
+export interface PlanTotals {
+  readonly glitterMl: number;
+  readonly glitterGrams: number;
+  readonly glitterKinds: number;
+  readonly glitters: readonly {
+    readonly item: ShelfItemId;
+    readonly name: string;
+    readonly ml: number;
+    readonly grams: number;
+    readonly gramsPerMl: number;
+    readonly left: number | null;
+  }[];
+  readonly resins: readonly {
+    readonly item: ShelfItemId;
+    readonly name: string;
+    readonly a: number;
+    readonly b: number;
+    readonly mix: number;
+    readonly grams: number;
+  }[];
+  readonly inks: readonly { readonly item: ShelfItemId; readonly name: string; readonly drops: number; readonly dose: InkDose }[];
+  readonly resinMl: number;
+  readonly resinGrams: number;
+  readonly mixes: number;
+  readonly handsOn: number;
+  /** minutes from the first touch to cured */
+  readonly elapsed: number;
+  /** mm of all coats where they are thickest */
+  readonly thickness: number;
+}
 
 /** Adds amounts up by the jar they come from, in the order they are first needed. */
 export function totalsOf(

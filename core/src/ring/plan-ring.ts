@@ -1,6 +1,6 @@
 import { deltaE2000, differenceWords, hexOf, labOf, mixSpectra, reflectanceOf, type DifferenceWords } from '../colour';
-import { EXACT_UP_TO, neighbourChroma, neighbourCost } from './ring-order';
 import { heldRing } from './held-ring';
+import { EXACT_UP_TO, neighbourChroma, neighbourCost } from './ring-order';
 
 /** A colour round the cup. */
 export interface RingColour {

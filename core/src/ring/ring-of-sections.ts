@@ -1,7 +1,7 @@
-import { planRing, type RingColour, type RingPlan, type RingWish } from './plan-ring';
-import { weighedSections, type Design, type WeighedSection } from '../design';
 import { areaWidths, type AreaOf } from '../areas';
-import type { PlannedBlend } from '../plan';
+import type { PlannedBlend } from '../blends';
+import { weighedSections, type Design, type WeighedSection } from '../design';
+import { planRing, type RingColour, type RingPlan, type RingWish } from './plan-ring';
 
 /** The sections of a design that carry a blend, in the order they stand round the cup. */
 export function sectionsWithBlends(design: Pick<Design, 'areas'>, blends: readonly PlannedBlend[]): readonly RingColour[] {

@@ -1,5 +1,5 @@
 import type { Fade } from '../design';
-import type { PlannedFade } from '../plan';
+import type { PlannedFade } from '../pots';
 import { planRing } from './plan-ring';
 
 /**

@@ -2,8 +2,8 @@ import { readHex } from '../colour';
 import { faultsOf, type Fault } from '../design';
 import { shelfItemSchema, startingItem, withCut, type ItemOf, type ShelfItem, type ShelfKind } from '../stock';
 import { metricUnits, readMeasure, tidy, unquoted } from '../units';
-import { readCuts } from './cuts-cell';
 import { shelfColumns, withCell, type ShelfColumn } from './columns';
+import { readCuts } from './cuts-cell';
 import type { ShelfTable, TableMapping } from './read-table';
 
 /** A row that becomes an item. */

@@ -1,9 +1,9 @@
 import Papa from 'papaparse';
-import { tidy, wouldRun } from '../units';
-import type { ShelfItem } from '../stock';
 import type { Glitter } from '../glitter';
-import { cutsCell } from './cuts-cell';
+import type { ShelfItem } from '../stock';
+import { tidy, wouldRun } from '../units';
 import { cellOf, shelfColumns } from './columns';
+import { cutsCell } from './cuts-cell';
 
 /** The shelf as a table, a row an item. Cells that a spreadsheet would run as formulas are quoted. */
 export function shelfCsv(items: readonly ShelfItem[]): string {

@@ -1,5 +1,5 @@
-import { cutsOf } from '../glitter';
 import { deltaE2000, labOf, reflectanceOf } from '../colour';
+import { cutsOf } from '../glitter';
 import type { ShelfItem } from './shelf-item';
 import { colourOf } from './starting-item';
 

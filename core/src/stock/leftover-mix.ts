@@ -1,6 +1,6 @@
 import { deltaE2000, hexOf, labOf, layOver, mixSpectra, reflectanceOf, type Spectrum } from '../colour';
-import { tidy } from '../units';
 import { cutsOf, facePerMl, faceShares, flakeFilm, flakeRain, hides, type Glitter, type Part } from '../glitter';
+import { tidy } from '../units';
 import type { ItemOf, ShelfItemId } from './shelf-item';
 
 /**

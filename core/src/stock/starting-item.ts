@@ -1,6 +1,6 @@
 import { typicalFlake } from '../glitter';
-import type { ItemOf, ShelfItem, ShelfItemId } from './shelf-item';
 import type { ShelfGroup } from './shelf-group';
+import type { ItemOf, ShelfItem, ShelfItemId } from './shelf-item';
 
 /** A new item of a kind, with the values makers would call usual; to be corrected from its label. */
 export function startingItem(group: ShelfGroup, id: string): ShelfItem {

@@ -1,5 +1,5 @@
 import { fadeMeasure, fadeWords, madeFirstWords, overlapWords, passWords, potLine, pouringOrder, surplusWords } from '../formats';
-import type { PlannedFade } from '../plan';
+import type { PlannedFade } from '../pots';
 import { lengthFigure, metricUnits, wrapText } from '../units';
 import { wallLength, type Cup } from '../vessel';
 import { mark, sheetAround, type Template, type TemplateLine, type TemplateWords } from './template';

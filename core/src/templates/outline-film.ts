@@ -1,6 +1,6 @@
 import { Clipper, EndType, JoinType } from 'clipper2-ts';
 import type { FlatPoint } from '../vessel';
-import { type TemplateLine } from './template';
+import type { TemplateLine } from './template';
 
 /** How far a film lies over what it borders, mm; and over the far side of the gap, for the hand's sake. */
 export const FILM_HOLD = 0.5;

@@ -1,5 +1,5 @@
-import type { Template, TemplateSheet } from './template';
 import { escaped } from '../units';
+import type { Template, TemplateSheet } from './template';
 import { linePath } from './template-svg';
 
 /** Paper, mm. */

@@ -1,14 +1,15 @@
-import { type Area, type AreaOf } from '../areas';
+import type { Area, AreaOf } from '../areas';
 import type { Design } from '../design';
+import type { PlannedArea } from '../layout';
 import { outlineName, shapeOf } from '../motif';
-import type { Plan, PlannedArea } from '../plan';
+import type { Plan } from '../plan';
 import { coatedHeight, cupKinds, type Decal } from '../vessel';
 import { baseTemplate } from './base-template';
-import { fadeStrip } from './fade-strip';
 import { decalTemplate } from './decal-template';
+import { fadeStrip } from './fade-strip';
 import { flatPieces, wholeOutlines } from './flat-pieces';
-import { FILM_HOLD, outlineFilm } from './outline-film';
 import { heightsTemplate } from './heights-template';
+import { FILM_HOLD, outlineFilm } from './outline-film';
 import { edgeTemplate, marksTemplate, stripTemplate } from './strip-template';
 import { sheetAround, type Template, type TemplateLine, type TemplateSheet, type TemplateWishes } from './template';
 

@@ -1,7 +1,7 @@
-import { cupKinds, type CupKind, type CupShape } from './cup-kind';
 import type { Cup } from './cup';
-import { circumferenceAt } from './wall';
+import { cupKinds, type CupKind, type CupShape } from './cup-kind';
 import type { Station } from './station';
+import { circumferenceAt } from './wall';
 
 /** One reading of the sheet: what it is called, and where to lay the tape for it. */
 export interface MeasuringStep {

@@ -1,6 +1,6 @@
 import { heightOf } from './cup';
-import { piecesOf, type Station } from './station';
 import { flattenBand } from './flatten';
+import { piecesOf, type Station } from './station';
 import { heightAtWallLength, wallLength } from './wall';
 
 /** A point of the unrolled wall, mm to the right and mm down from the top left corner of its frame. */

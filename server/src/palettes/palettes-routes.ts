@@ -1,4 +1,4 @@
-import { paletteSchema, sampleSheet } from '@aurantia/core/palettes';
+import { paletteSchema, sampleSheet } from '@aurantia/core/palette';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
 import { byId } from '../http/id-param';

@@ -1,4 +1,4 @@
-import { paletteSchema, type Palette } from '@aurantia/core/palettes';
+import { paletteSchema, type Palette } from '@aurantia/core/palette';
 import { KeptDocuments } from '../store/kept-documents';
 import type { Store } from '../store/open-store';
 

@@ -1,5 +1,5 @@
 import { designSchema, settingsSchema, shelfItemSchema, cupSchema } from '@aurantia/core';
-import { paletteSchema } from '@aurantia/core/palettes';
+import { paletteSchema } from '@aurantia/core/palette';
 import * as z from 'zod';
 import type { Store } from './open-store';
 import { readRow } from './read-row';

@@ -1,6 +1,6 @@
 import { openInThisRoom } from '../../coats';
 import { hides } from '../../glitter';
-import { baseMatches } from '../../plan/matching-base';
+import { baseMatches } from '../../pots';
 import { itemOf } from '../../stock';
 import { listText, percentText } from '../../units';
 import { placesOfArea, reaches, stepsOfKind, type Facts, type Finding, type Rule } from '../finding';

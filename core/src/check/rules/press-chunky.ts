@@ -1,6 +1,6 @@
+import { CHUNKY } from '../../glitter';
 import { listText } from '../../units';
 import { areasWhere, reaches, stepsOfKind, type Rule } from '../finding';
-import { CHUNKY } from '../../glitter';
 
 export const pressChunky: Rule = {
   name: 'press chunky flakes',

@@ -1,5 +1,5 @@
-import { itemOf, type ShelfItem, type ShelfKind } from '../../stock';
 import type { Coat } from '../../design';
+import { itemOf, type ShelfItem, type ShelfKind } from '../../stock';
 import type { Rule } from '../finding';
 
 const named = (coat: Coat): readonly { id: string; kind: ShelfKind }[] => {

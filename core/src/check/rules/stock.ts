@@ -1,4 +1,4 @@
-import { drawnParts } from '../../plan/drawn-parts';
+import { drawnParts } from '../../pots';
 import { itemOf, type ShelfItem } from '../../stock';
 import { amountText, countText } from '../../units';
 import type { Facts, Rule } from '../finding';

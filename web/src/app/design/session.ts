@@ -1,6 +1,6 @@
 import { computed, DestroyRef, effect, inject, Injectable, linkedSignal, signal, untracked } from '@angular/core';
 import {
-  applyFix,
+  withFix,
   designSchema,
   faultsOf,
   layoutWeight,
@@ -130,7 +130,7 @@ export class DesignSession {
   }
 
   fix(fix: Fix): void {
-    const refused = this.change((design) => applyFix(design, fix, this.memory.workshop(), v7() as CoatId));
+    const refused = this.change((design) => withFix(design, fix, this.memory.workshop(), v7() as CoatId));
     if (refused) this.notices.say(refused);
   }
 

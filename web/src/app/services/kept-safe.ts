@@ -1,7 +1,7 @@
 import { HttpClient } from '@angular/common/http';
 import { inject, Injectable, signal } from '@angular/core';
 import { cupSchema, shelfItemSchema } from '@aurantia/core';
-import { paletteSchema } from '@aurantia/core/palettes';
+import { paletteSchema } from '@aurantia/core/palette';
 import { forkJoin, switchMap, type Observable } from 'rxjs';
 import * as z from 'zod';
 import { Api } from './api';

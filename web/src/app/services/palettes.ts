@@ -1,5 +1,5 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
-import { paletteSchema, type Palette } from '@aurantia/core/palettes';
+import { paletteSchema, type Palette } from '@aurantia/core/palette';
 import type { Observable } from 'rxjs';
 import { KeptList } from './kept-list';
 import { Notices } from './notices';

@@ -1,5 +1,5 @@
 import { Injectable } from '@angular/core';
-import type { PhotoColour } from '@aurantia/core/photo-colours';
+import type { PhotoColour } from '@aurantia/core/photo';
 import { Observable } from 'rxjs';
 import { newPhotoColoursWorker, workerFailed } from '../workers/new-worker';
 import type { PhotoColoursReply, PhotoColoursRequest } from '../workers/photo-colours-request';

@@ -1,5 +1,5 @@
 import type { KnownPatch } from '@aurantia/core';
-import type { PhotoColour } from '@aurantia/core/photo-colours';
+import type { PhotoColour } from '@aurantia/core/photo';
 
 /** What a page asks of the worker that sorts colours: RGBA pixels, how many colours, and what sets their light right. */
 export interface PhotoColoursRequest {

@@ -1,5 +1,5 @@
 /// <reference lib="webworker" />
-import { photoColours } from '@aurantia/core/photo-colours';
+import { photoColours } from '@aurantia/core/photo';
 import type { PhotoColoursReply, PhotoColoursRequest } from './photo-colours-request';
 
 /** Sorts the colours of a photo. */

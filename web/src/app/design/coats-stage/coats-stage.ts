@@ -2,7 +2,21 @@ import { CdkDragDrop, DragDropModule } from '@angular/cdk/drag-drop';
 import { LiveAnnouncer } from '@angular/cdk/a11y';
 import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, signal } from '@angular/core';
 import { MatMenuModule } from '@angular/material/menu';
-import { coatKinds, heightOf, movedCoat, usualCoats, type Coat, type CoatKindName, type Design, type Plan } from '@aurantia/core';
+import {
+  coatKinds,
+  startingCoat,
+  withCoat,
+  withCoatChanged,
+  withCoatMoved,
+  withCoatTwice,
+  withoutCoat,
+  withUsualCoats,
+  type Coat,
+  type CoatId,
+  type CoatKindName,
+  type Design,
+  type Plan,
+} from '@aurantia/core';
 import { v7 } from 'uuid';
 import { MinutesPipe } from '../../parts/fields/unit-pipes';
 import { WorkshopMemory } from '../../services/workshop';
@@ -45,40 +59,30 @@ export class CoatsStage {
   );
 
   protected add(kind: CoatKindName): void {
-    const coat = {
-      ...coatKinds[kind].start({ shelf: this.memory.shelf(), height: heightOf(this.design().cup) }),
-      id: v7(),
-    } as Coat;
-    this.refused.set(this.session.change((design) => ({ ...design, coats: [...design.coats, coat] })));
-    if (!this.refused()) this.open.set(coat.id);
+    const id = v7() as CoatId;
+    const { session, memory } = this;
+    this.refused.set(session.change((design) => withCoat(design, startingCoat(kind, design, memory.workshop(), id))));
+    if (!this.refused()) this.open.set(id);
   }
 
   protected addUsual(): void {
-    this.refused.set(
-      this.session.change((design) => ({ ...design, coats: usualCoats(design, this.memory.workshop(), () => v7()) })),
-    );
+    this.refused.set(this.session.change((design) => withUsualCoats(design, this.memory.workshop(), () => v7())));
   }
 
   protected change(coat: Coat): void {
-    this.refused.set(
-      this.session.change((design) => ({ ...design, coats: design.coats.map((one) => (one.id === coat.id ? coat : one)) })),
-    );
+    this.refused.set(this.session.change((design) => withCoatChanged(design, coat.id, () => coat)));
   }
 
   protected remove(coat: Coat): void {
-    this.session.change((design) => ({ ...design, coats: design.coats.filter((one) => one.id !== coat.id) }));
+    this.session.change((design) => withoutCoat(design, coat.id));
   }
 
   protected repeat(coat: Coat): void {
-    const copy = { ...coat, id: v7() } as Coat;
-    this.session.change((design) => {
-      const at = design.coats.findIndex((one) => one.id === coat.id) + 1;
-      return { ...design, coats: [...design.coats.slice(0, at), copy, ...design.coats.slice(at)] };
-    });
+    this.session.change((design) => withCoatTwice(design, coat.id, v7() as CoatId));
   }
 
   protected dropped({ previousIndex, currentIndex }: CdkDragDrop<unknown>): void {
-    this.session.change((design) => movedCoat(design, previousIndex, currentIndex));
+    this.session.change((design) => withCoatMoved(design, previousIndex, currentIndex));
   }
 
   protected key(event: KeyboardEvent, index: number): void {
@@ -93,7 +97,7 @@ export class CoatsStage {
     const { coats } = this.design();
     if (to < 0 || to >= coats.length) return;
     const { id } = coats[index];
-    this.session.change((design) => movedCoat(design, index, to));
+    this.session.change((design) => withCoatMoved(design, index, to));
     void this.announcer.announce(`${this.plan().coats[to].title} is now coat ${to + 1} of ${coats.length}.`);
     // The row was laid out anew; the focus goes with the coat.
     setTimeout(() => this.host.nativeElement.querySelector<HTMLElement>(`[data-coat="${id}"]`)?.focus());

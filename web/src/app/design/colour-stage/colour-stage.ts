@@ -22,8 +22,8 @@ import {
   type Plan,
   type ShelfItemId,
 } from '@aurantia/core';
-import { withFadeBegun } from '@aurantia/core/fade-changes';
-import { sectionsWithBlends } from '@aurantia/core/rings';
+import { withFadeBegun } from '@aurantia/core';
+import { sectionsWithBlends } from '@aurantia/core/ring';
 import { AmountStepper } from '../../parts/fields/amount-stepper';
 import { NumberField } from '../../parts/fields/number-field';
 import { AreaPipe, SharePipe, SpanPipe } from '../../parts/fields/unit-pipes';

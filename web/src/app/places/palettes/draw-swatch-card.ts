@@ -1,4 +1,4 @@
-import type { CardChip, SwatchCard } from '@aurantia/core/palettes';
+import type { CardChip, SwatchCard } from '@aurantia/core/palette';
 import { changeDpiBlob } from 'changedpi';
 
 /** Dots an inch that the card is drawn and says it is to be printed at. */

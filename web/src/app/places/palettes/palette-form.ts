@@ -12,7 +12,7 @@ import {
   swatchCard,
   type Palette,
   type PaletteColour,
-} from '@aurantia/core/palettes';
+} from '@aurantia/core/palette';
 import { ColourField } from '../../parts/fields/colour-field';
 import { Notices } from '../../services/notices';
 import { Palettes } from '../../services/palettes';

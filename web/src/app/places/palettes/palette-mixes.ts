@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal } from '@angular/core';
 import { bareWallColour, usualMix, type ShelfWish } from '@aurantia/core';
-import { paletteMixOf, type Palette } from '@aurantia/core/palettes';
+import { paletteMixOf, type Palette } from '@aurantia/core/palette';
 import { concatMap, from, last, map, toArray, type Subscription } from 'rxjs';
 import { Pick } from '../../parts/fields/pick';
 import { Mixes } from '../../services/mixes';

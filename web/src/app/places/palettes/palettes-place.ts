@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatMenuModule } from '@angular/material/menu';
 import { RouterLink } from '@angular/router';
-import { paletteOfShelf, readPalette, type Palette, type PaletteId } from '@aurantia/core/palettes';
+import { paletteOfShelf, readPalette, type Palette, type PaletteId } from '@aurantia/core/palette';
 import { v7 } from 'uuid';
 import { Palettes } from '../../services/palettes';
 import { WorkshopMemory } from '../../services/workshop';

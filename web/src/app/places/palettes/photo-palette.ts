@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, output, signal } from '@angular/core';
-import type { Palette } from '@aurantia/core/palettes';
-import type { PhotoColour } from '@aurantia/core/photo-colours';
+import type { Palette } from '@aurantia/core/palette';
+import type { PhotoColour } from '@aurantia/core/photo';
 import { Pick } from '../../parts/fields/pick';
 import { SharePipe } from '../../parts/fields/unit-pipes';
 import { PhotoColour as PhotoColourPart, type LookedAt } from '../../parts/photo-colour/photo-colour';

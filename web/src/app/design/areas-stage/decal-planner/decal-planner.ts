@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
-import { coatedHeight, decalFit, type Coat, type CoatId, type Decal, type Design } from '@aurantia/core';
+import { coatedHeight, decalFit, withDecal, type CoatId, type CoatOf, type Decal, type Design } from '@aurantia/core';
 import { decalTemplate } from '@aurantia/core/templates';
 import { v7 } from 'uuid';
 import { NumberField } from '../../../parts/fields/number-field';
@@ -43,11 +43,8 @@ export class DecalPlanner {
 
   /** Before the last resin, which closes over it; at the end where there is none. */
   protected lay(): void {
-    const coat: Coat = { kind: 'decal', id: v7() as CoatId, note: '', name: 'Decal', ...this.decal() };
-    const refused = this.session.change((design) => {
-      const last = design.coats.findLastIndex(({ kind }) => kind === 'resin');
-      return { ...design, coats: design.coats.toSpliced(last < 0 ? design.coats.length : last, 0, coat) };
-    });
+    const coat: CoatOf<'decal'> = { kind: 'decal', id: v7() as CoatId, note: '', name: 'Decal', ...this.decal() };
+    const refused = this.session.change((design) => withDecal(design, coat));
     this.said.set(refused ?? 'It is among the coats now, before the last resin; its template is in the list.');
   }
 }

@@ -146,10 +146,10 @@ export class WrapView {
   });
   protected readonly bubbles = computed(() => {
     const area = this.area();
-    const planned = this.plan().areas.areas.find(({ id }) => id === area?.id);
-    if (!area || !planned) return [];
+    if (!area) return [];
     const within = (x: number) => Math.min(this.size().width - 66, Math.max(66, x));
-    return bubblesOf(area, planned, this.handles(), this.memory.units()).map((bubble) => ({ ...bubble, x: within(bubble.x) }));
+    const bubbles = bubblesOf(area, this.design().cup, this.handles(), this.memory.units());
+    return bubbles.map((bubble) => ({ ...bubble, x: within(bubble.x) }));
   });
 
   constructor() {

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, untracked } from '@angular/core';
 import { comparedBlends, type PlannedBlend } from '@aurantia/core';
-import { paletteOfBlends, type PaletteId } from '@aurantia/core/palettes';
+import { paletteOfBlends, type PaletteId } from '@aurantia/core/palette';
 import { v7 } from 'uuid';
 import { AmountPipe, SharePipe } from '../../../parts/fields/unit-pipes';
 import { Notices } from '../../../services/notices';

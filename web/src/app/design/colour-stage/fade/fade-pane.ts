@@ -33,8 +33,8 @@ import {
   withStopParts,
   withStopsAt,
   type FadeHelp,
-} from '@aurantia/core/fade-changes';
-import { inCleanOrder } from '@aurantia/core/rings';
+} from '@aurantia/core';
+import { inCleanOrder } from '@aurantia/core/ring';
 import { NumberField } from '../../../parts/fields/number-field';
 import { Pick } from '../../../parts/fields/pick';
 import { WorkshopMemory } from '../../../services/workshop';

@@ -9,7 +9,7 @@ import {
   sectionsWithBlends,
   sectionWidths,
   type RingPlan,
-} from '@aurantia/core/rings';
+} from '@aurantia/core/ring';
 import { NumberField } from '../../../parts/fields/number-field';
 import { Pick } from '../../../parts/fields/pick';
 import { WorkshopMemory } from '../../../services/workshop';

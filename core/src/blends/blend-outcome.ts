@@ -1,12 +1,39 @@
-import type { Grounds, ReadyBlend } from '../coats';
-import { heldDepth } from '../coats';
-import { labOf, reflectanceOf, type Spectrum } from '../colour';
+import type { AreaId } from '../areas';
+import { heldDepth, type Grounds, type Light, type PlannedPart, type ReadyBlend, type Step } from '../coats';
+import { labOf, reflectanceOf, type Lab, type Spectrum } from '../colour';
 import { coverage, depthForCoverage, mlForCoverage, pourForCoverage } from '../glitter';
 import { bareWallColour } from '../vessel';
-import type { PlannedBlend } from './plan';
-import type { Step } from './coats-stage';
-import type { Light } from './light';
-import { spreadOf } from './spread';
+import { spreadOf, type Spread } from './spread';
+
+export interface PlannedBlend {
+  readonly area: AreaId;
+  readonly areaName: string;
+  readonly parts: readonly PlannedPart[];
+  /** ml and g of one pour */
+  readonly ml: number;
+  readonly grams: number;
+  /** flakes deep as poured, one pass */
+  readonly poured: number;
+  /** flakes deep that the coats' glues keep, all passes */
+  readonly kept: number;
+  readonly passes: number;
+  /** flakes deep its glue holds a pass; null when all of it sticks */
+  readonly hold: number | null;
+  /** share left bare after all passes */
+  readonly bare: number;
+  /** hex of what is under it, and of what is seen from afar */
+  readonly under: string;
+  readonly seen: string;
+  /** D65, of what is seen */
+  readonly lab: Lab;
+  /** hex over other bases at the same depth */
+  readonly seenOver: { readonly white: string; readonly black: string; readonly silver: string };
+  /** how the colour comes with each pass */
+  readonly sweep: readonly { readonly passes: number; readonly bare: number; readonly seen: string }[];
+  readonly spread: Spread;
+  /** ml a pour for the cover below, or why no pour reaches it */
+  readonly forCover: { readonly share: number; readonly ml: number | null; readonly most: number };
+}
 
 /** The cover a maker usually wants: 5 % bare is the point where more glitter no longer shows. */
 export const FULL_COVER = 0.95;
@@ -31,16 +58,11 @@ export const laidBlend = (blend: ReadyBlend, steps: readonly Step[], start: Grou
 
 /**
  * How a blend comes out: what stays bare, what is seen, what a full cover would take.
- * @param area cm²
+ * @param laid.area cm²
  */
 export function blendOutcome(
   blend: ReadyBlend,
-  area: number,
-  kept: number,
-  passes: number,
-  under: Spectrum,
-  hold: number,
-  light: Light,
+  { area, kept, passes, under, hold, light }: Laid & { readonly area: number; readonly light: Light },
 ): PlannedBlend {
   const over = (ground: Spectrum) => light.hex(light.rain(blend.parts, kept, ground));
   return {
@@ -59,7 +81,7 @@ export function blendOutcome(
     lab: labOf(light.rain(blend.parts, kept, under)),
     seenOver: { white: over(WHITE), black: over(BLACK), silver: over(SILVER) },
     sweep: sweepOf(blend, kept / Math.max(1, passes), under, light),
-    spread: spreadOf(blend.unsure, blend.poured, passes, hold, under, light),
+    spread: spreadOf(blend, { passes, hold, under, light }),
     forCover: coverTarget(blend, hold, Math.max(1, passes), area),
   };
 }

@@ -3,7 +3,30 @@ import type { Fade } from '../design';
 import { potSlots, type PotSlot } from '../fade';
 import { bandRegion, boxOf, onGrid, ontoOneTurn, partOf, wallMeasure, type Region } from '../regions';
 import { circumferenceAt, heightOf, type Cup } from '../vessel';
-import type { FadeSlice, FadeStretch, PlannedArea } from './plan';
+import type { PlannedArea } from './planned-areas';
+
+/** A stretch of wall, mm from where its fade is measured from, without and with what is strewn over the neighbours. */
+export interface FadeStretch {
+  readonly from: number;
+  readonly to: number;
+  readonly strewnFrom: number;
+  readonly strewnTo: number;
+}
+
+/** Where one pot of a fade lies. */
+export interface FadeSlice {
+  readonly id: AreaId;
+  readonly name: string;
+  readonly slot: PotSlot;
+  readonly region: Region;
+  /** cm² of its stretch, and of all it is strewn on */
+  readonly area: number;
+  readonly strewn: number;
+  /** mm of its stretch along the way */
+  readonly along: number;
+  /** two where the fade goes both ways */
+  readonly stretches: readonly FadeStretch[];
+}
 
 /** How a way runs over an area: shares of it as wall, and as mm. */
 interface Course {
@@ -16,7 +39,7 @@ interface Course {
 }
 
 /** What of a fade says where its pots lie; nothing about colours. */
-type FadePlaces = Pick<Fade, 'stops' | 'way' | 'turns' | 'pots' | 'overlap'>;
+export type FadePlaces = Pick<Fade, 'stops' | 'way' | 'turns' | 'pots' | 'overlap'>;
 
 /** cm²: what later areas cover wholly still gets its spoonful. */
 const NEXT_TO_NOTHING = 0.05;

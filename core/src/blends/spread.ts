@@ -1,6 +1,6 @@
+import type { Light, ReadyBlend } from '../coats';
 import { deltaE2000, labOf, type Spectrum } from '../colour';
 import { facePerMl, type Part } from '../glitter';
-import type { Light } from './light';
 
 /** One standard deviation of what a glue holds, as a share of it, until it is weighed on a cup. */
 const HOLD = 0.25;
@@ -15,25 +15,19 @@ export interface Spread {
   readonly narrows: string;
 }
 
-/** A part of a blend with its name and how well its solid share is known, as a share of it. */
-export interface UnsurePart extends Part {
-  readonly name: string;
-  readonly spread: number;
-}
-
 /**
  * What the least-known inputs, the solid share of each jar and what the glue holds, do to bare share and colour.
  * Each is moved by its own standard deviation and the effects add as squares, as independent errors do.
- * @param poured flakes deep a pass
- * @param hold flakes deep the glue holds a pass; Infinity when all of it sticks
+ * @param laid.hold flakes deep the glue holds a pass; Infinity when all of it sticks
  */
 export function spreadOf(
-  parts: readonly UnsurePart[],
-  poured: number,
-  passes: number,
-  hold: number,
-  under: Spectrum,
-  light: Light,
+  { unsure: parts, poured }: Pick<ReadyBlend, 'unsure' | 'poured'>,
+  {
+    passes,
+    hold,
+    under,
+    light,
+  }: { readonly passes: number; readonly hold: number; readonly under: Spectrum; readonly light: Light },
 ): Spread {
   const kept = (pour: number, holds: number) =>
     Math.max(1, passes) * (Number.isFinite(holds) ? holds * (1 - Math.exp(-pour / holds)) : pour);

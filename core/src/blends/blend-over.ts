@@ -1,7 +1,7 @@
 import { hexOf, reflectanceOf } from '../colour';
 import { flakeRain } from '../glitter';
 import type { ShelfItem } from '../stock';
-import type { PlannedBlend } from './plan';
+import type { PlannedBlend } from './blend-outcome';
 import { pouredParts } from './scaled-blend';
 
 /** The colour a blend would be seen in over another base, as deep as its coats lay it; hex in, hex out. */

@@ -1,12 +1,11 @@
 import type { AreaId } from '../areas';
 import { deltaE2000, labOf, reflectanceOf, type Lab, type Spectrum } from '../colour';
-import { MOST_POTS, type Design, type Fade, type Workshop } from '../design';
-import { withFade, withStopParts } from '../design/change-fades';
-import { HARDLY } from '../fade/fade-verdict';
+import { MOST_POTS, withFade, withStopParts, type Design, type Fade, type Workshop } from '../design';
+import { HARDLY } from '../fade';
 import { flakeRain, type Part } from '../glitter';
 import { itemOf, type ItemOf } from '../stock';
 import { lengthText } from '../units';
-import type { PlannedFade } from './plan';
+import type { PlannedFade } from './planned-fade';
 
 /** Something that would make a fade show, or show more smoothly. */
 export interface FadeHelp {

@@ -1,5 +1,6 @@
+import type { PlannedPart, PlannedPour } from '../coats';
 import { tidy } from '../units';
-import type { PlannedFade, PlannedPart, PlannedPour } from './plan';
+import type { PlannedFade } from './planned-fade';
 
 /** What jars give for a pour: a pot of a fade may be begun with cast-off, which no jar gives again. */
 export function drawnParts({ area, parts }: PlannedPour, fades: readonly PlannedFade[]): readonly PlannedPart[] {

@@ -1,8 +1,7 @@
 import { XMLParser, XMLValidator } from 'fast-xml-parser';
+import { MOST_POINTS, outlineFault, outlineSchema, type OwnOutline } from '../motif';
 import { evenOdd, UnclearRegionError, type Region, type Ring } from '../regions';
 import { flatLines, type Line } from './svg-lines';
-import { MOST_POINTS, outlineSchema, type OwnOutline } from './outline';
-import { outlineFault } from './outline-fault';
 
 export type ReadOutline =
   | { readonly ok: true; readonly outline: OwnOutline; readonly leftOut: readonly string[] }

@@ -1,8 +1,7 @@
+import type { PlannedPart, ReadyBlend } from '../coats';
 import type { Blend } from '../design';
 import { coarsestCut, cutText, faceShares, flakeDepth, flakesPerMl, gramsPerMl, typicalFlake, type Part } from '../glitter';
 import { itemOf, shareSpread, type ShelfItem } from '../stock';
-import type { ReadyBlend } from '../coats';
-import type { PlannedPart } from './plan';
 
 /**
  * A blend with its jars looked up and weighed. A jar that left the shelf stays in the list, marked,

@@ -1,9 +1,8 @@
-import { areaShape, areaWidths, scatteredPlaces, type Area, type AreaId, type AreaOf } from '../areas';
+import { areaShape, areaWeight, areaWidths, scatteredPlaces, type Area, type AreaId } from '../areas';
 import { bandRegion, boxOfRegion, laidOver, leftOf, ontoOneTurn, wallMeasure, type Region } from '../regions';
-import { circumferenceAt, coatedHeight, gripArea, heightOf, undersideArea, type Cup } from '../vessel';
-import { shapeOf } from '../motif';
 import { rememberEach } from '../remember';
-import type { PlannedArea, PlannedAreas } from './plan';
+import { circumferenceAt, coatedHeight, gripArea, heightOf, undersideArea, type Cup } from '../vessel';
+import type { PlannedArea, PlannedAreas } from './planned-areas';
 
 /** Shapes by the area they are of: dragging one area draws none of the others anew. */
 const ownShape = rememberEach(areaShape, 2);
@@ -87,22 +86,4 @@ function plannedArea(
 }
 
 /** About how many points the outlines of some areas have: what laying them out costs grows with it. */
-export const layoutWeight = (areas: readonly Area[]): number =>
-  areas.reduce((sum, area) => {
-    switch (area.kind) {
-      case 'scatter':
-        return sum + area.count * pointsOf(area.outline);
-      case 'window':
-        return sum + pointsOf(area.outline);
-      case 'spiral':
-        return sum + area.stripes * 140;
-      case 'wave':
-        return sum + area.waves * 72;
-      case 'band':
-        return sum + ((area.lower.teeth?.count ?? 0) + (area.upper.teeth?.count ?? 0)) * 24;
-      default:
-        return sum + 5;
-    }
-  }, 0);
-
-const pointsOf = (outline: AreaOf<'scatter'>['outline']): number => shapeOf(outline).flat(2).length;
+export const layoutWeight = (areas: readonly Area[]): number => areas.reduce((sum, area) => sum + areaWeight(area), 0);

@@ -1,5 +1,5 @@
 import { deltaE2000, differenceWords, type DifferenceWords } from '../colour';
-import type { PlannedBlend } from './plan';
+import type { PlannedBlend } from './blend-outcome';
 
 /** Two blends beside each other. */
 export interface BlendPair {

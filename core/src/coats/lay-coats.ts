@@ -1,7 +1,9 @@
-import { layCoat, type CoatContext, type Grounds, type LaidCoat } from '../coats';
 import type { Coat } from '../design';
+import type { CoatContext, LaidCoat } from './coat-kind';
+import { layCoat } from './coat-kinds';
+import type { Grounds } from './ground';
 import type { Light } from './light';
-import type { PlannedCoat } from './plan';
+import type { PlannedCoat } from './planned-coat';
 
 /** One coat with the cup before and after it. */
 export interface Step {

@@ -1,17 +1,16 @@
 import type { Area } from '../areas';
-import type { Blend, Fade, Settings } from '../design';
+import type { FadedBase, Light } from '../coats';
 import { deltaE2000, hexOf, labOf, mixSpectra, reflectanceOf } from '../colour';
-import { flakeRain } from '../glitter';
+import type { Blend, Fade } from '../design';
 import { FadeError, planFade, type FadeMix, type FadePlan } from '../fade';
+import { flakeRain } from '../glitter';
+import { slicesOfFade, type FadePlaces, type FadeSlice, type PlannedArea } from '../layout';
 import { UnclearRegionError } from '../regions';
-import { remember, rememberEach } from '../remember';
+import { remember, rememberEach, rememberEachRecord, rememberRecord } from '../remember';
 import { itemOf, type ShelfItem } from '../stock';
 import type { Cup } from '../vessel';
-import type { FadedBase } from '../coats';
-import { fadeGround, type FadeGround } from './fade-ground';
-import { slicesOfFade } from './fade-slices';
-import type { Light } from './light';
-import type { FadeSlice, PlannedArea, PlannedAreas, PlannedFade } from './plan';
+import { fadeGround, type FadeBench, type FadeGround, type StopOn } from './fade-ground';
+import type { PlannedFade } from './planned-fade';
 
 /** A fade as places on the cup, what to pour on each, and its base colours where it has any. */
 export interface LaidFade {
@@ -20,60 +19,55 @@ export interface LaidFade {
   readonly bases: Readonly<Record<string, FadedBase>>;
 }
 
+/** @param cup and areas as the design has them, laid out in `bench.planned` */
 type FadePlanner = (
   fade: Fade,
-  areas: readonly Area[],
-  cup: Cup,
-  planned: PlannedAreas,
-  coats: Parameters<typeof fadeGround>[0],
-  settings: Settings,
-  shelf: readonly ShelfItem[],
+  on: { readonly cup: Cup; readonly areas: readonly Area[]; readonly bench: FadeBench },
 ) => LaidFade | null;
 
 /** Lays fades, each step remembered: moving a stop lays no coat anew, and no other fade. */
 export function createFadePlanner(light: Light): FadePlanner {
-  const ground = remember(
-    (...given: Parameters<typeof fadeGround> extends [...infer Rest, Light] ? Rest : never) => fadeGround(...given, light),
-    48,
-  );
-  const slices = rememberEach(
-    (
-      stops: Fade['stops'],
-      of: Area,
-      area: PlannedArea,
-      cup: Cup,
-      way: Fade['way'],
-      turns: number,
-      pots: number,
-      overlap: number,
-    ) => slicesOfFade({ stops, way, turns, pots, overlap }, of, area, cup),
+  const ground = rememberRecord((given: FadeBench & StopOn) => fadeGround({ ...given, light }), 48);
+  const slices = rememberEachRecord(
+    (stops: Fade['stops'], { of, area, cup, ...fade }: Omit<FadePlaces, 'stops'> & SlicedOn) =>
+      slicesOfFade({ stops, ...fade }, of, area, cup),
     4,
   );
-  const laidFade = rememberEach(
-    (
-      fade: Fade,
-      area: PlannedArea,
-      cut: readonly FadeSlice[],
-      step: number,
-      shelf: readonly ShelfItem[],
-      ...grounds: FadeGround[]
-    ) => laid(fade, area, cut, step, shelf, grounds),
-    4,
-  );
-  return (fade, areas, cup, planned, coats, settings, shelf) => {
-    const area = planned.areas.find(({ id }) => id === fade.area);
+  const grounds = remember((...each: FadeGround[]): readonly FadeGround[] => each, 16);
+  const laidFade = rememberEachRecord((fade: Fade, on: LaidOn) => laid(fade, on), 4);
+  return (fade, { cup, areas, bench }) => {
+    const area = bench.planned.areas.find(({ id }) => id === fade.area);
     const of = areas.find(({ id }) => id === fade.area);
     if (!area || !of) return null;
-    const grounds = fade.stops.map(({ parts, base }) => ground(coats, cup, planned, fade.area, parts, base, settings, shelf));
+    const under = grounds(...fade.stops.map(({ parts, base }) => ground({ ...bench, area: fade.area, parts, base })));
+    const { way, turns, pots, overlap } = fade;
     let cut: readonly FadeSlice[];
     try {
-      cut = slices(fade.stops, of, area, cup, fade.way, fade.turns, fade.pots, fade.overlap);
+      cut = slices(fade.stops, { of, area, cup, way, turns, pots, overlap });
     } catch (error) {
       if (!(error instanceof UnclearRegionError)) throw error;
       return refusedFade(fade, area, [wholeSlice(area)], error.message);
     }
-    return laidFade(fade, area, cut, settings.spoonStep, shelf, ...grounds);
+    const { settings, shelf } = bench;
+    return laidFade(fade, { area, slices: cut, step: settings.spoonStep, shelf, grounds: under });
   };
+}
+
+/** The area that is split up among pots, as the design and as the layout have it. */
+interface SlicedOn {
+  readonly of: Area;
+  readonly area: PlannedArea;
+  readonly cup: Cup;
+}
+
+/** What a fade is laid on, and measured with. */
+interface LaidOn {
+  readonly area: PlannedArea;
+  readonly slices: readonly FadeSlice[];
+  /** ml, the maker's spoon */
+  readonly step: number;
+  readonly shelf: readonly ShelfItem[];
+  readonly grounds: readonly FadeGround[];
 }
 
 /** The whole area as one place: where a fade can't be split up, it lies bare. */
@@ -106,14 +100,7 @@ function refusedFade(fade: Fade, area: PlannedArea, slices: readonly FadeSlice[]
   };
 }
 
-function laid(
-  fade: Fade,
-  area: PlannedArea,
-  slices: readonly FadeSlice[],
-  step: number,
-  shelf: readonly ShelfItem[],
-  grounds: readonly FadeGround[],
-): LaidFade {
+function laid(fade: Fade, { area, slices, step, shelf, grounds }: LaidOn): LaidFade {
   let plan: FadePlan;
   try {
     plan = planFade({

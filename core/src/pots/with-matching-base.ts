@@ -1,6 +1,5 @@
 import type { AreaId } from '../areas';
-import type { Design } from '../design';
-import { withStopBase } from '../design/change-fades';
+import { withStopBase, type Design } from '../design';
 import type { ShelfItem } from '../stock';
 import { matchingPaints } from './matching-base';
 

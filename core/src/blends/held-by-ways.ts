@@ -1,6 +1,6 @@
 import { CHUNKY, keptDepth } from '../glitter';
 import { glueWayFacts, glueWays, type GlueWay, type ShelfItem } from '../stock';
-import type { PlannedBlend } from './plan';
+import type { PlannedBlend } from './blend-outcome';
 
 /** What becomes of a pour on one way of glue. */
 export interface HeldByWay {

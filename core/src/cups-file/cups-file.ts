@@ -1,8 +1,8 @@
 import Papa from 'papaparse';
 import * as z from 'zod';
 import { faultsOf, type Fault } from '../design';
-import { cupSchema, cupShapes, type Cup } from '../vessel';
 import { readFigure, unquoted, wouldRun } from '../units';
+import { cupSchema, cupShapes, type Cup } from '../vessel';
 
 export const CUPS_FORMAT = 'aurantia cups';
 

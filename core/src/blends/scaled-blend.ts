@@ -2,7 +2,7 @@ import { deltaE2000, labOf, reflectanceOf } from '../colour';
 import { depthForCoverage, flakeRain, pourForCoverage, type Part } from '../glitter';
 import { itemOf, type ShelfItem, type ShelfItemId } from '../stock';
 import { roundUpToStep, tidy } from '../units';
-import type { PlannedBlend } from './plan';
+import type { PlannedBlend } from './blend-outcome';
 
 /** A blend at another amount, on the maker's spoon. */
 export interface ScaledBlend {

@@ -1,0 +1,48 @@
+import type { Facts, Finding, FindingLevel, Rule } from './finding';
+import { aboveLip } from './rules/above-lip';
+import { areaCovered, motifsFit } from './rules/areas-fit';
+import { chunkyGlue } from './rules/chunky-glue';
+import { decalOnGlitter } from './rules/decal-on-glitter';
+import { fadeBaseShows, fadeOpenTime, fadeShows } from './rules/fades';
+import { fastGlue } from './rules/fast-glue';
+import { glitterWithoutGlue } from './rules/glitter-without-glue';
+import { inkLoad } from './rules/ink-load';
+import { pressChunky } from './rules/press-chunky';
+import { room } from './rules/room';
+import { sandIntoFlakes } from './rules/sand-into-flakes';
+import { missingItem } from './rules/shelf';
+import { agedResin, notEnough } from './rules/stock';
+import { thickFilm } from './rules/thick-film';
+import { unsealedGlitter } from './rules/unsealed-glitter';
+
+/** Every rule of the check; one file a subject. */
+export const rules: readonly Rule[] = [
+  missingItem,
+  glitterWithoutGlue,
+  thickFilm,
+  decalOnGlitter,
+  sandIntoFlakes,
+  inkLoad,
+  unsealedGlitter,
+  pressChunky,
+  chunkyGlue,
+  fastGlue,
+  fadeShows,
+  fadeBaseShows,
+  fadeOpenTime,
+  aboveLip,
+  motifsFit,
+  areaCovered,
+  room,
+  notEnough,
+  agedResin,
+];
+
+const order: Record<FindingLevel, number> = { stop: 0, look: 1, tip: 2 };
+
+/** All findings, the gravest first. */
+export function checkDesign(facts: Facts): readonly Finding[] {
+  return rules
+    .flatMap((rule) => rule.find(facts).map((finding) => ({ rule: rule.name, ...finding })))
+    .sort((a, b) => order[a.level] - order[b.level]);
+}

@@ -1,0 +1,50 @@
+import type { AreaId } from '../areas';
+import type { CoatId, CoatKindName } from '../design';
+import type { InkDose } from '../ink';
+import type { PlannedPart } from './ready-blend';
+
+export interface PlannedMix {
+  readonly resin: string;
+  readonly ratio: readonly [number, number];
+  readonly film: number;
+  readonly fill: number;
+  readonly need: number;
+  readonly a: number;
+  readonly b: number;
+  readonly mix: number;
+  readonly aGrams: number;
+  readonly bGrams: number;
+}
+
+export interface PlannedPour {
+  readonly area: AreaId;
+  readonly areaName: string;
+  readonly parts: readonly PlannedPart[];
+  readonly ml: number;
+  readonly grams: number;
+  readonly kept: number;
+  /** share of the pour that isn't held and is caught on paper */
+  readonly castOff: number;
+}
+
+export interface PlannedCoat {
+  readonly id: CoatId;
+  readonly kind: CoatKindName;
+  readonly title: string;
+  readonly where: string;
+  readonly does: string;
+  readonly needs: readonly string[];
+  /** what must be true before it starts */
+  readonly waitsFor: string;
+  readonly area: number | null;
+  readonly thickness: number | null;
+  readonly mix: PlannedMix | null;
+  readonly pours: readonly PlannedPour[];
+  readonly drops: { readonly ink: string; readonly count: number; readonly load: number; readonly dose: InkDose } | null;
+  /** minutes at the bench, and minutes to wait after */
+  readonly handsOn: number;
+  readonly wait: { readonly minutes: number; readonly until: string };
+  readonly cautions: readonly string[];
+  /** hex of each area after this coat */
+  readonly seen: Readonly<Record<string, string>>;
+}

@@ -1,0 +1,1 @@
+export { outlineFromSvg, type ReadOutline } from './svg-outline';

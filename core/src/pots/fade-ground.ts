@@ -1,0 +1,54 @@
+import { laidBlend, readyBlend } from '../blends';
+import { bareGrounds, stepsOf, type Light } from '../coats';
+import { reflectanceOf, type Spectrum } from '../colour';
+import type { Coat, Fade, Settings } from '../design';
+import { placesOfCup, type PlannedAreas } from '../layout';
+import { itemOf, type ShelfItem, type ShelfItemId } from '../stock';
+
+/** What the coats of a design make of one stop of a fade: how they stick it, and what lies under it. */
+export interface FadeGround {
+  readonly passes: number;
+  /** flakes deep a pass; infinite where all of it sticks */
+  readonly hold: number;
+  readonly under: Spectrum;
+}
+
+/** What the coats of a design find when they come to a fade. */
+export interface FadeBench {
+  readonly coats: readonly Coat[];
+  readonly planned: PlannedAreas;
+  /** hex of the wall as it comes */
+  readonly wall: string;
+  readonly settings: Settings;
+  readonly shelf: readonly ShelfItem[];
+}
+
+/** One stop of a fade: what is poured there, and the paint under it where the base fades. */
+export interface StopOn {
+  readonly area: Fade['area'];
+  readonly parts: Fade['stops'][number]['parts'];
+  readonly base: ShelfItemId | null;
+}
+
+/** Lays the coats with one stop's mix on the whole area, to see what they do to it. */
+export function fadeGround({
+  coats,
+  planned,
+  wall,
+  settings,
+  shelf,
+  area,
+  parts,
+  base,
+  light,
+}: FadeBench & StopOn & { readonly light: Light }): FadeGround {
+  const places = placesOfCup(planned, []);
+  const grounds = bareGrounds(places, wall);
+  const { sizes, names } = places;
+  const blend = readyBlend({ area, parts }, names[area], Math.max(1, sizes[area]), shelf);
+  const paint = base === null ? undefined : itemOf(shelf, base, 'paint');
+  const fadedBases = paint ? { [area]: { colour: paint.colour, spectrum: reflectanceOf(paint.colour) } } : {};
+  const steps = stepsOf(coats, grounds, { ...places, blends: [blend], fadedBases, settings, shelf, light });
+  const { passes, hold, under } = laidBlend(blend, steps, grounds);
+  return { passes: Math.max(1, passes), hold, under };
+}
