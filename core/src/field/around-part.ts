@@ -1,4 +1,4 @@
-import type { FieldRequest } from './flake-field';
+import type { FieldRequest } from './field';
 
 /** Places just outside a part from which a flake still reaches into it. */
 export interface Around {

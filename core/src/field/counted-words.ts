@@ -1,6 +1,6 @@
 import { deltaE2000, differenceWords, labOf, reflectanceOf } from '../colour';
 import { percentText } from '../units';
-import type { FlakeField } from './flake-field';
+import type { FlakeField } from './field';
 
 /**
  * What was counted on a picture of flakes, beside what was predicted for it; null without flakes.

@@ -4,8 +4,8 @@ import type { Plan } from '../plan';
 import { seedOf } from '../random';
 import type { Region } from '../regions';
 import { circumferenceAt, type Cup } from '../vessel';
+import type { FieldRegion, FieldRequest } from './field';
 import { cupLight } from './field-light';
-import type { FieldRegion, FieldRequest } from './flake-field';
 import { allPixels, regionPixels } from './region-pixels';
 
 /** The part of a plan that the picture is made from; small enough to hand to a worker. */

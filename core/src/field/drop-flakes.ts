@@ -1,7 +1,7 @@
 import { flakeFace, hides } from '../glitter';
 import type { LookFlake } from '../look';
 import { aroundPart, runsOfPart, shareAtEdge, type Around } from './around-part';
-import type { FieldRequest } from './flake-field';
+import type { FieldRequest } from './field';
 import { MOST_STACKS, Stacks } from './stacks';
 import { hexagonStamps, pixelStamps, STAMPS, type Stamp } from './stamps';
 import { TILT_BITS, TILTS } from './tilt';

@@ -1,3 +1,4 @@
+export type * from './field';
 export * from './flake-field';
 export * from './field-light';
 export * from './lit-field';

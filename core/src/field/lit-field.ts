@@ -1,7 +1,7 @@
 import type { Triple } from '../colour';
 import { faceLight } from './face-light';
+import type { FieldColours, FieldPart, FlakeField } from './field';
 import type { FieldLight, Lamp } from './field-light';
-import type { FieldPart, FlakeField } from './flake-field';
 import { TILTS } from './tilt';
 
 /** sRGB's curve (IEC 61966-2-1) in steps too fine to see: linear light in, 0..255 out. */
@@ -51,16 +51,6 @@ function stretchesOf(width: number, { wayOf }: FieldLight): readonly { from: num
     else if (way >= 0) stretches.push({ from: column, to: column + 1, way });
   }
   return stretches;
-}
-
-/** The colours of a picture in a light: what is worked out, while its pixels are only looked up. */
-export interface FieldColours {
-  readonly light: string | null;
-  /** by way, part, stack and tilt */
-  readonly colours: Uint32Array<ArrayBuffer>;
-  /** where each part begins, and how many colours a way has */
-  readonly starts: Uint32Array<ArrayBuffer>;
-  readonly length: number;
 }
 
 /** As the picture brings them with it, or worked out anew. */
