@@ -2,6 +2,8 @@ import { TestBed } from '@angular/core/testing';
 import { areaSchema, layoutOf, type Design } from '@aurantia/core';
 import { Observable, of, Subject, throwError } from 'rxjs';
 import { Autosave } from '../src/app/design/autosave';
+import { DocumentHistory } from '../src/app/design/document-history';
+import { PlannedDocument } from '../src/app/design/planned-document';
 import { DesignSession } from '../src/app/design/session';
 import { Api, ApiError } from '../src/app/services/api';
 import { DesignList, type KeptDesign } from '../src/app/services/designs';
@@ -39,8 +41,10 @@ async function open(get: () => Observable<KeptDesign> = () => of(stored)): Promi
   put = jest.fn(() => new Subject());
   TestBed.configureTestingModule({
     providers: [
-      DesignSession,
+      DocumentHistory,
+      PlannedDocument,
       Autosave,
+      DesignSession,
       { provide: Api, useValue: { get, put } },
       { provide: Drafts, useValue: { keep: jest.fn(), drop: jest.fn(), take: () => Promise.resolve(draft) } },
       { provide: Notices, useValue: { failed: jest.fn(), say: jest.fn() } },

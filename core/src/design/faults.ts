@@ -1,4 +1,4 @@
-import type * as z from 'zod';
+import * as z from 'zod';
 
 /** One thing that is wrong with a document: where, and a sentence that says what to do. */
 export interface Fault {
@@ -8,7 +8,7 @@ export interface Fault {
 
 /** Zod's issues as faults, paths written like `areas[1].to`. */
 export function faultsOf(error: z.ZodError): readonly Fault[] {
-  return error.issues.map((issue) => ({ path: pathText(issue.path), sentence: sentenceOf(issue) }));
+  return error.issues.map((issue) => ({ path: pathText(issue.path), sentence: issue.message }));
 }
 
 export const pathText = (path: readonly PropertyKey[]): string =>
@@ -17,13 +17,19 @@ export const pathText = (path: readonly PropertyKey[]): string =>
     '',
   ) || '(whole file)';
 
-function sentenceOf(issue: z.core.$ZodIssue): string {
-  if (issue.code === 'unrecognized_keys')
-    return `Nothing here is called ${issue.keys.map((key) => `“${key}”`).join(', ')}. Remove it, or check the spelling.`;
-  if (issue.message.startsWith('Invalid input')) {
-    if (issue.code === 'invalid_type' && issue.message.endsWith('received undefined'))
-      return `A ${issue.expected} is missing here.`;
-    return issue.code === 'invalid_type' ? `Here a ${issue.expected} is wanted.` : 'This value isn’t one that fits here.';
-  }
-  return issue.message;
-}
+/* What a schema has no sentence of its own for. Said by the parser while it still has the value in hand. */
+z.config({
+  customError: (issue) => {
+    switch (issue.code) {
+      case 'unrecognized_keys':
+        return `Nothing here is called ${issue.keys.map((key) => `“${key}”`).join(', ')}. Remove it, or check the spelling.`;
+      case 'invalid_type':
+        return issue.input === undefined ? `A ${issue.expected} is missing here.` : `Here a ${issue.expected} is wanted.`;
+      case 'invalid_value':
+      case 'invalid_union':
+        return 'This value isn’t one that fits here.';
+      default:
+        return undefined;
+    }
+  },
+});

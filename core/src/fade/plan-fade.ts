@@ -101,7 +101,7 @@ const UNSEEN_STEP = 5;
 export function planFade(wish: FadeWish): FadePlan {
   checkWish(wish);
   const { pots: places, lengths } = evenLegs(wish);
-  const ideal = places.map(({ leg, share }, i) => exactChoice(wish, leg, share, wish.areas[i]));
+  const ideal = places.map(({ leg, share }, i) => exactChoice(wish, { leg, share, area: wish.areas[i] }));
   const needed = ideal.map(({ ofFrom, ofTo }) => ofFrom + ofTo);
   const exact = places.map(({ leg, share }) => seenOnLeg(leg, share, wish.depth));
   const unrounded = stepsOf(exact.map((spectrum) => ({ lab: labOf(spectrum) })));

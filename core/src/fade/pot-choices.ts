@@ -4,6 +4,13 @@ import { tidy } from '../units';
 import { EVEN_ENOUGH, type FadeWish } from './fade-wish';
 import { coverAt, faceOf, measured, underAt, type Leg } from './way-of-fade';
 
+/** Where a pot lies: a share of a leg, and the cm² of wall it lays. */
+export interface PotPlace {
+  readonly leg: Leg;
+  readonly share: number;
+  readonly area: number;
+}
+
 /** What a pot could be mixed of: ml of its leg's two mixes, and how it would look. */
 export interface PotChoice {
   readonly ofFrom: number;
@@ -48,10 +55,11 @@ const SHORT = 0.01;
 const NOTHING = 0.005;
 
 /** A pot as it should be, before it is rounded to spoons. */
-export function exactChoice(wish: FadeWish, leg: Leg, share: number, area: number): PotChoice {
+export function exactChoice(wish: FadeWish, place: PotPlace): PotChoice {
+  const { leg, share, area } = place;
   const { perMl, ofTo } = mixAt(leg, share);
   const ml = (pouredFor(coverAt(leg, share) * wish.depth, wish) * area) / perMl;
-  return choiceOf(wish, leg, share, area, (1 - ofTo) * ml, ofTo * ml);
+  return choiceOf(wish, place, (1 - ofTo) * ml, ofTo * ml);
 }
 
 /** cm² of face a ml has at a share of a leg, and the share of its second mix. */
@@ -61,7 +69,7 @@ function mixAt(leg: Leg, share: number): { readonly perMl: number; readonly ofTo
   return { perMl, ofTo };
 }
 
-const choiceOf = (wish: FadeWish, leg: Leg, share: number, area: number, ofFrom: number, ofTo: number): PotChoice => ({
+const choiceOf = (wish: FadeWish, { leg, share, area }: PotPlace, ofFrom: number, ofTo: number): PotChoice => ({
   ofFrom: tidy(ofFrom),
   ofTo: tidy(ofTo),
   leg,
@@ -71,23 +79,20 @@ const choiceOf = (wish: FadeWish, leg: Leg, share: number, area: number, ofFrom:
 
 /**
  * The spoonfuls a pot can have.
- * @param share of the leg
- * @param area cm² of wall it lays
  * @param step ml of the spoon
  * @param more spoons more than it needs that are tried
  */
 export function choicesFor(
   wish: FadeWish,
-  leg: Leg,
-  share: number,
-  area: number,
+  place: PotPlace,
   { step, more }: { readonly step: number; readonly more: number },
 ): readonly PotChoice[] {
-  const ideal = exactChoice(wish, leg, share, area);
+  const { leg, share, area } = place;
+  const ideal = exactChoice(wish, place);
   if (ideal.ofFrom + ideal.ofTo < NOTHING) return [{ ...ideal, ofFrom: 0, ofTo: 0 }];
   const { perMl, ofTo } = mixAt(leg, share);
   const cover = coverAt(leg, share);
-  const choice = (ofFrom: number, of: number) => choiceOf(wish, leg, share, area, ofFrom, of);
+  const choice = (ofFrom: number, of: number) => choiceOf(wish, place, ofFrom, of);
   const spoons = (pouredFor(cover * wish.depth, wish) * area) / perMl / step;
   const mixed = ofTo > 0 && ofTo < 1;
   const least = mixed ? 2 : 1;

@@ -17,7 +17,7 @@ export function potsOnSpoons(
 ): { readonly alike: readonly PotChoice[]; readonly spoon: number } {
   const on = (spoon: number, strict: boolean) =>
     mostAlike(
-      places.map(({ leg, share }, i) => choicesFor(wish, leg, share, wish.areas[i], { step: spoon, more: MORE })),
+      places.map(({ leg, share }, i) => choicesFor(wish, { leg, share, area: wish.areas[i] }, { step: spoon, more: MORE })),
       ideal,
       strict,
     );

@@ -1,6 +1,6 @@
 import { mixSpectra, type Spectrum } from '../colour';
 import { facePerMl, flakeRain, type Part } from '../glitter';
-import { remember } from '../remember';
+import { rememberRecord } from '../remember';
 import { tidy } from '../units';
 import { evenWalk, type EvenWalk } from './even-walk';
 import type { FadeMix, FadeWish, WishedStop } from './fade-wish';
@@ -33,23 +33,23 @@ export interface Leg {
 }
 
 /** A leg's walk hangs on its ends, not on where they lie: a stop dragged along walks nothing anew. */
-const walkOf = remember(
-  (
-    from: FadeMix,
-    to: FadeMix,
-    cover: number,
-    coverTo: number,
-    under: Spectrum,
-    underTo: Spectrum,
-    depth: number,
-    stops: number,
-  ): EvenWalk => {
-    const ends = { from: { mix: from, at: 0, cover, under }, to: { mix: to, at: 1, cover: coverTo, under: underTo } };
-    const leg: Leg = { ...ends, same: sameMix(from, to) };
-    return evenWalk(stops, (share) => seenOnLeg(leg, share, depth));
-  },
-  64,
-);
+const walkOf = rememberRecord(({ from, to, cover, coverTo, under, underTo, depth, stops }: WalkedLeg): EvenWalk => {
+  const ends = { from: { mix: from, at: 0, cover, under }, to: { mix: to, at: 1, cover: coverTo, under: underTo } };
+  const leg: Leg = { ...ends, same: sameMix(from, to) };
+  return evenWalk(stops, (share) => seenOnLeg(leg, share, depth));
+}, 64);
+
+/** All that a leg's walk hangs on. */
+interface WalkedLeg {
+  readonly from: FadeMix;
+  readonly to: FadeMix;
+  readonly cover: number;
+  readonly coverTo: number;
+  readonly under: Spectrum;
+  readonly underTo: Spectrum;
+  readonly depth: number;
+  readonly stops: number;
+}
 
 export function legsOf(stops: readonly WishedStop[]): readonly Leg[] {
   return stops.slice(1).map((next, i) => {
@@ -91,7 +91,16 @@ export function evenLegs({ stops, slots, depth }: Pick<FadeWish, 'stops' | 'slot
   const walks = legs.map((leg, i) => {
     const steps = slots.find(({ stop }) => stop === i)?.of ?? 1;
     const { from, to } = leg;
-    return walkOf(from.mix, to.mix, from.cover, to.cover, from.under, to.under, depth, steps + 1);
+    return walkOf({
+      from: from.mix,
+      to: to.mix,
+      cover: from.cover,
+      coverTo: to.cover,
+      under: from.under,
+      underTo: to.under,
+      depth,
+      stops: steps + 1,
+    });
   });
   const place = ({ stop, step }: PotSlot) => {
     if (stop === legs.length) return { leg: legs[stop - 1], share: 1 };

@@ -21,7 +21,11 @@ export function hexagonStamps(cut: number, columnsPerMm: number, rowsPerMm: numb
     for (let i = 0; i < PLACES; i += 1)
       for (let j = 0; j < PLACES; j += 1)
         stamps.push(
-          hexagon(cut, columnsPerMm, rowsPerMm, ((turn + 0.5) / TURNS) * (Math.PI / 3), (i + 0.5) / PLACES, (j + 0.5) / PLACES),
+          hexagon(cut, columnsPerMm, rowsPerMm, {
+            turn: ((turn + 0.5) / TURNS) * (Math.PI / 3),
+            right: (i + 0.5) / PLACES,
+            down: (j + 0.5) / PLACES,
+          }),
         );
   return stamps;
 }
@@ -29,7 +33,14 @@ export function hexagonStamps(cut: number, columnsPerMm: number, rowsPerMm: numb
 /** A flake finer than the picture: one pixel stands for it. */
 export const pixelStamps: readonly Stamp[] = Array.from({ length: STAMPS }, () => ({ spans: Int16Array.of(0, 0, 1), area: 1 }));
 
-function hexagon(cut: number, columnsPerMm: number, rowsPerMm: number, turn: number, right: number, down: number): Stamp {
+/** How a flake lies: turned so far, its middle so far right of and below a pixel's corner. */
+interface Lie {
+  readonly turn: number;
+  readonly right: number;
+  readonly down: number;
+}
+
+function hexagon(cut: number, columnsPerMm: number, rowsPerMm: number, { turn, right, down }: Lie): Stamp {
   const reach = cut / Math.sqrt(3);
   const half = cut / 2;
   const [cos, sin] = [Math.cos(turn), Math.sin(turn)];

@@ -28,17 +28,16 @@ export function sampleSheet({ name, colours }: Palette, paper: keyof typeof pape
     width,
     height,
     svg: `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}">${[
-      text(MARGIN, MARGIN + 6, `${name}: samples to glue`, 6.2, '#2A1B2E', 'Bricolage', 'bold'),
+      text(MARGIN, MARGIN + 6, `${name}: samples to glue`, { size: 6.2, fill: '#2A1B2E', font: 'Bricolage', weight: 'bold' }),
       text(
         MARGIN,
         MARGIN + 12.5,
         'Dab glue in a ring, pour the mix, tap off; let it set and compare with the printed field in daylight.',
-        3.1,
-        SOFT,
+        { size: 3.1, fill: SOFT },
       ),
       scaleBar(width),
       ...colours.slice(page * rows, (page + 1) * rows).map((colour, row) => sample(colour, MARGIN + HEAD + row * ROW, width)),
-      text(width - MARGIN, height - 7, `${page + 1} of ${pages}`, 3, SOFT, 'Figtree', 'normal', 'end'),
+      text(width - MARGIN, height - 7, `${page + 1} of ${pages}`, { size: 3, fill: SOFT, anchor: 'end' }),
     ].join('')}</svg>`,
   }));
 }
@@ -49,21 +48,21 @@ const LINE = '#B9A88F';
 function sample({ name, colour, mix }: PaletteColour, top: number, width: number): string {
   const middle = top + DAB / 2;
   const ring = (x: number, label: string) =>
-    `<circle cx="${x + DAB / 2}" cy="${middle}" r="${DAB / 2}" fill="none" stroke="${LINE}" stroke-width="0.3" stroke-dasharray="1.2 0.9"/>${text(x + DAB / 2, top + DAB + 3.6, label, 2.6, SOFT, 'Figtree', 'normal', 'middle')}`;
+    `<circle cx="${x + DAB / 2}" cy="${middle}" r="${DAB / 2}" fill="none" stroke="${LINE}" stroke-width="0.3" stroke-dasharray="1.2 0.9"/>${text(x + DAB / 2, top + DAB + 3.6, label, { size: 2.6, fill: SOFT, anchor: 'middle' })}`;
   const words = MARGIN + 3 * (DAB + 4) + 2;
   const lines = ['glue', 'passes', 'day'];
   const line = (width - MARGIN - words) / lines.length;
   const recipe = mix ? mixLines(mix, 52) : ['no mix noted yet'];
   return [
     `<rect x="${MARGIN}" y="${top}" width="${DAB}" height="${DAB}" rx="1.5" fill="${mix?.colour ?? colour}"/>`,
-    text(MARGIN + DAB / 2, top + DAB + 3.6, 'should come to', 2.6, SOFT, 'Figtree', 'normal', 'middle'),
+    text(MARGIN + DAB / 2, top + DAB + 3.6, 'should come to', { size: 2.6, fill: SOFT, anchor: 'middle' }),
     ring(MARGIN + DAB + 4, 'on white'),
     ring(MARGIN + 2 * (DAB + 4), 'on its base'),
-    text(words, top + 5, `${name}`, 4.2, '#2A1B2E', 'Figtree', 'bold'),
-    ...recipe.slice(0, 3).map((part, i) => text(words, top + 10 + i * 3.9, part, 3, '#2A1B2E')),
+    text(words, top + 5, `${name}`, { size: 4.2, fill: '#2A1B2E', weight: 'bold' }),
+    ...recipe.slice(0, 3).map((part, i) => text(words, top + 10 + i * 3.9, part, { size: 3, fill: '#2A1B2E' })),
     ...lines.map(
       (label, i) =>
-        `<line x1="${words + i * line}" y1="${top + DAB}" x2="${words + (i + 1) * line - 4}" y2="${top + DAB}" stroke="${LINE}" stroke-width="0.25"/>${text(words + i * line, top + DAB + 3.6, label, 2.6, SOFT)}`,
+        `<line x1="${words + i * line}" y1="${top + DAB}" x2="${words + (i + 1) * line - 4}" y2="${top + DAB}" stroke="${LINE}" stroke-width="0.25"/>${text(words + i * line, top + DAB + 3.6, label, { size: 2.6, fill: SOFT })}`,
     ),
   ].join('');
 }
@@ -71,18 +70,22 @@ function sample({ name, colour, mix }: PaletteColour, top: number, width: number
 /** 50 mm to lay a ruler on: a printer that scales shows it. */
 const scaleBar = (width: number): string => {
   const x = width - MARGIN - BAR;
-  return `<path d="M${x} ${MARGIN + 4}v3h${BAR}v-3" fill="none" stroke="#2A1B2E" stroke-width="0.3"/>${text(x + BAR / 2, MARGIN + 5.4, '50 mm', 2.8, '#2A1B2E', 'Figtree', 'normal', 'middle')}`;
+  return `<path d="M${x} ${MARGIN + 4}v3h${BAR}v-3" fill="none" stroke="#2A1B2E" stroke-width="0.3"/>${text(x + BAR / 2, MARGIN + 5.4, '50 mm', { size: 2.8, fill: '#2A1B2E', anchor: 'middle' })}`;
 };
 
-function text(
+/** Words on the sheet: how large, mm, and what they look like. */
+interface Print {
+  readonly size: number;
+  readonly fill: string;
+  readonly font?: string;
+  readonly weight?: 'normal' | 'bold';
+  readonly anchor?: 'start' | 'middle' | 'end';
+}
+
+const text = (
   x: number,
   y: number,
   words: string,
-  size: number,
-  fill: string,
-  font = 'Figtree',
-  weight = 'normal',
-  anchor = 'start',
-): string {
-  return `<text x="${x}" y="${y}" font-family="${font}" font-size="${size}" font-weight="${weight}" text-anchor="${anchor}" fill="${fill}">${escaped(words)}</text>`;
-}
+  { size, fill, font = 'Figtree', weight = 'normal', anchor = 'start' }: Print,
+): string =>
+  `<text x="${x}" y="${y}" font-family="${font}" font-size="${size}" font-weight="${weight}" text-anchor="${anchor}" fill="${fill}">${escaped(words)}</text>`;

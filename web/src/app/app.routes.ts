@@ -1,4 +1,7 @@
-import type { Routes } from '@angular/router';
+import type { Route, Routes } from '@angular/router';
+
+/** A stage of an open design; the others are fetched ahead while one is worked at. */
+const stage = (path: string, loadComponent: Route['loadComponent']): Route => ({ path, loadComponent, data: { ahead: true } });
 
 export const routes: Routes = [
   { path: '', pathMatch: 'full', redirectTo: 'designs' },
@@ -7,8 +10,19 @@ export const routes: Routes = [
     title: 'Designs · Aurantia',
     loadComponent: () => import('./places/designs/designs-place').then((m) => m.DesignsPlace),
   },
-  { path: 'designs/:id', pathMatch: 'full', redirectTo: 'designs/:id/cup' },
-  { path: 'designs/:id/:stage', loadComponent: () => import('./design/workspace').then((m) => m.Workspace) },
+  {
+    path: 'designs/:id',
+    loadComponent: () => import('./design/workspace').then((m) => m.Workspace),
+    children: [
+      stage('cup', () => import('./design/cup-stage/cup-stage').then((m) => m.CupStage)),
+      stage('areas', () => import('./design/areas-stage/areas-stage').then((m) => m.AreasStage)),
+      stage('colour', () => import('./design/colour-stage/colour-stage').then((m) => m.ColourStage)),
+      stage('coats', () => import('./design/coats-stage/coats-stage').then((m) => m.CoatsStage)),
+      stage('amounts', () => import('./design/amounts-stage/amounts-stage').then((m) => m.AmountsStage)),
+      stage('card', () => import('./design/card-stage/card-stage').then((m) => m.CardStage)),
+      { path: '**', redirectTo: 'cup' },
+    ],
+  },
   {
     path: 'shelf',
     title: 'Shelf · Aurantia',

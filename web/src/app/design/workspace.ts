@@ -1,16 +1,7 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  effect,
-  inject,
-  input,
-  linkedSignal,
-  signal,
-  viewChild,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
 import { Title } from '@angular/platform-browser';
-import { Router, RouterLink } from '@angular/router';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { ActivatedRoute, NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router';
 import {
   areaHandles,
   areaText,
@@ -21,26 +12,24 @@ import {
   faultsOf,
   tallyOf,
   thicknessText,
-  type FadeBeside,
   type Plan,
 } from '@aurantia/core';
 import { format } from 'date-fns';
+import { filter, map, startWith } from 'rxjs';
 import { CupView } from '../parts/cup-view/cup-view';
 import { WorkshopMemory } from '../services/workshop';
-import { AmountsStage } from './amounts-stage/amounts-stage';
-import { AreasStage } from './areas-stage/areas-stage';
+import { AreaMoves } from './area-moves';
 import { Autosave } from './autosave';
-import { CardStage } from './card-stage/card-stage';
-import { CoatsStage } from './coats-stage/coats-stage';
-import { ColourStage } from './colour-stage/colour-stage';
-import { CupStage } from './cup-stage/cup-stage';
+import { DocumentHistory } from './document-history';
+import { OpenDesign } from './open-design';
+import { PlannedDocument } from './planned-document';
 import { DesignSession } from './session';
 
 /** One design, open: the rail of stages, the cup at the left, the stage's work at the right. */
 @Component({
   selector: 'au-workspace',
-  imports: [RouterLink, CupView, CupStage, AreasStage, ColourStage, CoatsStage, AmountsStage, CardStage],
-  providers: [DesignSession, Autosave],
+  imports: [RouterLink, RouterOutlet, CupView],
+  providers: [DocumentHistory, PlannedDocument, Autosave, DesignSession, OpenDesign, AreaMoves],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './workspace.html',
   styleUrl: './workspace.scss',
@@ -51,12 +40,20 @@ export class Workspace {
   private readonly memory = inject(WorkshopMemory);
   private readonly router = inject(Router);
   readonly id = input.required<string>();
-  readonly stage = input.required<string>();
-
-  protected readonly chosenArea = signal<string | null>(null);
-  /** what half of a fade's picture shows beside its pots */
-  protected readonly beside = linkedSignal<string | null, '' | FadeBeside>({ source: this.chosenArea, computation: () => '' });
-  protected readonly areasStage = viewChild(AreasStage);
+  private readonly route = inject(ActivatedRoute);
+  private readonly open = inject(OpenDesign);
+  protected readonly moves = inject(AreaMoves);
+  protected readonly chosenArea = this.open.chosenArea;
+  protected readonly beside = this.open.beside;
+  /** the stage that is shown, by its path */
+  protected readonly stage = toSignal(
+    this.router.events.pipe(
+      filter((event) => event instanceof NavigationEnd),
+      startWith(null),
+      map(() => this.route.snapshot.firstChild?.routeConfig?.path ?? 'cup'),
+    ),
+    { requireSync: true },
+  );
   /** only where areas are laid out can they be taken hold of */
   protected readonly handles = computed(() => {
     const document = this.session.document();
@@ -141,10 +138,6 @@ export class Workspace {
     const title = inject(Title);
     effect(() => this.session.open(this.id()));
     effect(() => title.setTitle(`${this.session.document()?.name ?? 'Design'} · Aurantia`));
-    effect(() => {
-      const areas = this.session.document()?.areas ?? [];
-      if (!areas.some(({ id }) => id === this.chosenArea())) this.chosenArea.set(areas.at(0)?.id ?? null);
-    });
   }
 
   protected rename(field: HTMLInputElement): void {

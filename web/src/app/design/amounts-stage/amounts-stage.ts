@@ -1,7 +1,7 @@
-import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import type { Plan } from '@aurantia/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { AmountPipe, MinutesPipe } from '../../parts/fields/unit-pipes';
 import { CoatAmounts } from '../coat-amounts/coat-amounts';
+import { OpenDesign } from '../open-design';
 
 /** Everything to measure: the whole shopping first, then coat by coat. */
 @Component({
@@ -12,7 +12,7 @@ import { CoatAmounts } from '../coat-amounts/coat-amounts';
   styleUrl: './amounts-stage.scss',
 })
 export class AmountsStage {
-  readonly plan = input.required<Plan>();
+  protected readonly plan = inject(OpenDesign).plan;
   protected readonly measured = computed(() =>
     this.plan().coats.flatMap((coat, index) => (coat.mix || coat.pours.length > 0 ? [{ coat, number: index + 1 }] : [])),
   );

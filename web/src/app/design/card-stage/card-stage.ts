@@ -1,7 +1,8 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { cardOf, type Design, type Plan } from '@aurantia/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { cardOf } from '@aurantia/core';
 import { CupFigure } from '../../parts/cup-view/cup-figure';
 import { WorkshopMemory } from '../../services/workshop';
+import { OpenDesign } from '../open-design';
 
 /** The recipe on one page, as it prints: someone else can make the cup from it. */
 @Component({
@@ -13,8 +14,8 @@ import { WorkshopMemory } from '../../services/workshop';
 })
 export class CardStage {
   private readonly memory = inject(WorkshopMemory);
-  readonly design = input.required<Design>();
-  readonly plan = input.required<Plan>();
+  protected readonly design = inject(OpenDesign).design;
+  protected readonly plan = inject(OpenDesign).plan;
 
   protected readonly settings = this.memory.settings;
   protected readonly card = computed(() => cardOf(this.plan(), this.design(), this.memory.settings()));

@@ -1,6 +1,6 @@
 import { CdkDragDrop, DragDropModule } from '@angular/cdk/drag-drop';
 import { LiveAnnouncer } from '@angular/cdk/a11y';
-import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, signal } from '@angular/core';
 import { MatMenuModule } from '@angular/material/menu';
 import {
   coatKinds,
@@ -14,13 +14,12 @@ import {
   type Coat,
   type CoatId,
   type CoatKindName,
-  type Design,
-  type Plan,
 } from '@aurantia/core';
 import { v7 } from 'uuid';
 import { MinutesPipe } from '../../parts/fields/unit-pipes';
 import { WorkshopMemory } from '../../services/workshop';
 import { FindingNote } from '../finding-note/finding-note';
+import { OpenDesign } from '../open-design';
 import { DesignSession } from '../session';
 import { CoatAmounts } from '../coat-amounts/coat-amounts';
 import { CoatForm } from './coat-form';
@@ -38,8 +37,8 @@ export class CoatsStage {
   private readonly memory = inject(WorkshopMemory);
   private readonly announcer = inject(LiveAnnouncer);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
-  readonly design = input.required<Design>();
-  readonly plan = input.required<Plan>();
+  protected readonly design = inject(OpenDesign).design;
+  protected readonly plan = inject(OpenDesign).plan;
 
   protected readonly kinds = Object.values(coatKinds).map(({ kind, name, explains }) => ({ kind, name, explains }));
   protected readonly open = signal<string | null>(null);

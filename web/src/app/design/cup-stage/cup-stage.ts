@@ -1,10 +1,11 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { volumeCheck, withCupFitted, type Cup, type Design, type Plan } from '@aurantia/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { volumeCheck, withCupFitted, type Cup } from '@aurantia/core';
 import { v7 } from 'uuid';
 import { CupSheet } from '../../parts/cup-sheet/cup-sheet';
 import { AreaPipe } from '../../parts/fields/unit-pipes';
 import { Notices } from '../../services/notices';
 import { WorkshopMemory } from '../../services/workshop';
+import { OpenDesign } from '../open-design';
 import { DesignSession } from '../session';
 
 /** Which cup: one that was measured before, or this one, measured now. */
@@ -69,8 +70,8 @@ export class CupStage {
   private readonly session = inject(DesignSession);
   private readonly memory = inject(WorkshopMemory);
   private readonly notices = inject(Notices);
-  readonly design = input.required<Design>();
-  readonly plan = input.required<Plan>();
+  protected readonly design = inject(OpenDesign).design;
+  protected readonly plan = inject(OpenDesign).plan;
   protected readonly cups = this.memory.cups;
   protected readonly refused = signal<string | null>(null);
   protected readonly tried = signal<Cup | null>(null);

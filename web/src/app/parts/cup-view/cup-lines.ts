@@ -80,14 +80,19 @@ export interface CupEdges {
   readonly chosen: Region | null;
 }
 
-/** Paints the edges of areas over a cup; the canvas has `dots` pixels a css pixel. */
+/** A cup as it stands on a canvas of `dots` pixels a css pixel. */
+export interface CupSeen {
+  readonly stations: readonly Station[];
+  readonly stance: Stance;
+  readonly turn: number;
+  readonly dots: number;
+}
+
+/** Paints the edges of areas over a cup. */
 export function paintEdges(
   canvas: HTMLCanvasElement,
   { faint, chosen }: CupEdges,
-  stations: readonly Station[],
-  stance: Stance,
-  turn: number,
-  dots: number,
+  { stations, stance, turn, dots }: CupSeen,
 ): void {
   const context = canvas.getContext('2d');
   if (!context) return;

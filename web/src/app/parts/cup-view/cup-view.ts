@@ -262,7 +262,8 @@ export class CupView {
       canvas.width = width * this.dots;
       canvas.height = height * this.dots;
     }
-    paintEdges(canvas, this.edges(), this.cup().stations, this.stance(), this.turn(), this.dots);
+    const { stations } = this.cup();
+    paintEdges(canvas, this.edges(), { stations, stance: this.stance(), turn: this.turn(), dots: this.dots });
     canvas.dataset['painted'] = 'lines';
   }
 

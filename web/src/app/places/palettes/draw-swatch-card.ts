@@ -18,7 +18,8 @@ export async function swatchCardPng(card: SwatchCard): Promise<Blob> {
   context.scale(PER_MM, PER_MM);
   context.fillStyle = '#ffffff';
   context.fillRect(0, 0, card.width, card.height);
-  write(context, card.title, 8, 13, '700 6px "Bricolage Grotesque Variable"', INK, card.width - 16);
+  const font = '700 6px "Bricolage Grotesque Variable"';
+  write(context, card.title, { x: 8, y: 13, font, colour: INK, most: card.width - 16 });
   for (const chip of card.chips) drawChip(context, chip);
   const png = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, 'image/png'));
   if (!png) throw new Error('This browser can’t draw the card.');
@@ -28,22 +29,18 @@ export async function swatchCardPng(card: SwatchCard): Promise<Blob> {
 function drawChip(context: CanvasRenderingContext2D, { x, y, width, height, colour, name, hex, mix }: CardChip): void {
   context.fillStyle = colour;
   context.fillRect(x, y, width, height);
-  write(context, name, x, y + height + 4, '700 3.4px "Figtree Variable"', INK, width);
-  write(context, hex, x, y + height + 7.4, '400 2.6px "Figtree Variable"', SOFT, width);
-  mix
-    .slice(0, 4)
-    .forEach((line, i) => write(context, line, x, y + height + 10.6 + i * 3, '400 2.5px "Figtree Variable"', INK, width));
+  const line = (words: string, below: number, print: string, ink: string) =>
+    write(context, words, { x, y: y + height + below, font: `${print} "Figtree Variable"`, colour: ink, most: width });
+  line(name, 4, '700 3.4px', INK);
+  line(hex, 7.4, '400 2.6px', SOFT);
+  mix.slice(0, 4).forEach((part, i) => line(part, 10.6 + i * 3, '400 2.5px', INK));
 }
 
 /** Words on one line, made narrower where they would run out of their field. */
 function write(
   context: CanvasRenderingContext2D,
   words: string,
-  x: number,
-  y: number,
-  font: string,
-  colour: string,
-  most: number,
+  { x, y, font, colour, most }: { x: number; y: number; font: string; colour: string; most: number },
 ): void {
   context.font = font;
   context.fillStyle = colour;

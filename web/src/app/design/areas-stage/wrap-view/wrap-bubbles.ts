@@ -17,7 +17,5 @@ export interface Bubble {
 /** The figures that matter while an area is moved, beside the handles they belong to; what is at its foot below it. */
 export const bubblesOf = (area: Area, cup: Cup, handles: readonly DrawnHandle[], units: Units): readonly Bubble[] =>
   areaFigures(area, cup, units).flatMap(({ key, text }) =>
-    handles
-      .filter(({ handle }) => handle.key === key)
-      .map(({ x, y }) => ({ key, x, y: y + (key === 'lower' ? 22 : -20), text })),
+    handles.filter(({ handle }) => handle.key === key).map(({ x, y }) => ({ key, x, y: y + (key === 'lower' ? 22 : -20), text })),
   );

@@ -42,7 +42,7 @@ import { FindingNote } from '../../finding-note/finding-note';
 import { DesignSession } from '../../session';
 import { FadeBars } from './fade-bars';
 import { FadePots } from './fade-pots';
-import { FadeStopCard, type StopChange } from './fade-stop';
+import { FadeStopCard, type StopChange, type StopRefused } from './fade-stop';
 import { SeenFromTable } from './seen-from-table';
 
 const wayNames: Record<FadeWay, string> = {
@@ -52,6 +52,13 @@ const wayNames: Record<FadeWay, string> = {
   round: 'round the cup',
   spiral: 'along a spiral',
 };
+
+type FadeField = 'turns' | 'overlap' | 'depth' | 'whole';
+/** Where a change was refused: in a field of the fade, in one of its stops, or as a whole. */
+type RefusedAt =
+  | { readonly of: 'fade'; readonly field: FadeField }
+  | { readonly of: 'stop'; readonly stop: number; readonly what: StopChange['what'] };
+const WHOLE: RefusedAt = { of: 'fade', field: 'whole' };
 
 /** A fade of an area: its stops, its pots, and whether it will show. Every change shows at once, on the cup too. */
 @Component({
@@ -80,7 +87,15 @@ export class FadePane {
     { value: 'equal', name: 'half of it in equal spoons' },
     { value: 'unrounded', name: 'half of it before rounding' },
   ];
-  protected readonly refused = signal<{ field: string; sentence: string } | null>(null);
+  private readonly refused = signal<(RefusedAt & { readonly sentence: string }) | null>(null);
+  protected readonly why = (field: FadeField): string | null => {
+    const refused = this.refused();
+    return refused?.of === 'fade' && refused.field === field ? refused.sentence : null;
+  };
+  protected readonly whyStop = (stop: number): StopRefused | null => {
+    const refused = this.refused();
+    return refused?.of === 'stop' && refused.stop === stop ? refused : null;
+  };
   protected readonly ownSpiral = computed(() =>
     this.design().areas.some(({ id, kind }) => id === this.fade().area && kind === 'spiral'),
   );
@@ -115,19 +130,19 @@ export class FadePane {
     return `/api/designs/${encodeURIComponent(this.design().id)}/template.pdf?${query.toString()}`;
   });
 
-  protected set(field: string, change: (fade: Fade) => Fade): void {
+  protected set(change: (fade: Fade) => Fade, at: RefusedAt = WHOLE): void {
     this.say(
-      field,
+      at,
       this.session.change((design) => withFade(design, this.fade().area, change)),
     );
   }
 
   protected way(way: string): void {
-    this.set('way', (fade) => ({ ...fade, way: fadeWays.find((one) => one === way) ?? fade.way }));
+    this.set((fade) => ({ ...fade, way: fadeWays.find((one) => one === way) ?? fade.way }));
   }
 
   protected number(field: 'turns' | 'overlap' | 'depth' | 'pots', value: number | null): void {
-    this.set(field, (fade) => ({ ...fade, [field]: value ?? 0 }));
+    this.set((fade) => ({ ...fade, [field]: value ?? 0 }), { of: 'fade', field: field === 'pots' ? 'whole' : field });
   }
 
   protected drag({ stop, at }: { stop: number; at: number }): void {
@@ -140,46 +155,42 @@ export class FadePane {
 
   protected changed(stop: number, change: StopChange): void {
     const { area } = this.fade();
-    const field = `${change.what} ${stop}`;
+    const at: RefusedAt = { of: 'stop', stop, what: change.what };
     switch (change.what) {
       case 'at':
-        return this.set(field, (fade) => withStopAt(fade, stop, change.at));
+        return this.set((fade) => withStopAt(fade, stop, change.at), at);
       case 'parts':
-        return this.set(field, (fade) => withStopParts(fade, stop, change.parts));
+        return this.set((fade) => withStopParts(fade, stop, change.parts), at);
       case 'cover':
-        return this.set(field, (fade) => withStopCover(fade, stop, change.cover));
+        return this.set((fade) => withStopCover(fade, stop, change.cover), at);
       case 'base':
         return this.say(
-          field,
+          at,
           this.session.change((design) => withStopBase(design, area, stop, change.base)),
         );
       case 'gone':
-        return this.set(field, (fade) => withoutStop(fade, stop));
+        return this.set((fade) => withoutStop(fade, stop), at);
     }
   }
 
-  protected readonly refusedAt = (stop: number): { field: string; sentence: string } | null => {
-    const refused = this.refused();
-    return refused?.field.endsWith(` ${stop}`) ? refused : null;
-  };
-  protected add = (): void => this.set('add', withStopAdded);
-  protected turn = (): void => this.set('turn', turnedRound);
-  protected fall = (): void => this.set('fall', asFall);
-  protected even = (): void => this.set('even', (fade) => withStopsAt(fade, this.laid()?.evenAt ?? []));
-  protected clean = (): void => this.set('clean', (fade) => inCleanOrder(fade, this.planned()));
+  protected add = (): void => this.set(withStopAdded);
+  protected turn = (): void => this.set(turnedRound);
+  protected fall = (): void => this.set(asFall);
+  protected even = (): void => this.set((fade) => withStopsAt(fade, this.laid()?.evenAt ?? []));
+  protected clean = (): void => this.set((fade) => inCleanOrder(fade, this.planned()));
   protected matchBase(): void {
     this.say(
-      'match',
+      WHOLE,
       this.session.change((design) => withMatchingBase(design, this.fade().area, this.memory.shelf())),
     );
   }
 
-  protected castOff = (castOff: boolean): void => this.set('cast', (fade) => ({ ...fade, castOff }));
+  protected castOff = (castOff: boolean): void => this.set((fade) => ({ ...fade, castOff }));
 
   protected take({ design }: FadeHelp): void {
     if (design)
       this.say(
-        'help',
+        WHOLE,
         this.session.change(() => design),
       );
   }
@@ -190,12 +201,12 @@ export class FadePane {
 
   protected takeOff(): void {
     this.say(
-      'off',
+      WHOLE,
       this.session.change((design) => withoutFade(design, this.fade().area)),
     );
   }
 
-  private say(field: string, sentence: string | null): void {
-    this.refused.set(sentence === null ? null : { field, sentence });
+  private say(at: RefusedAt, sentence: string | null): void {
+    this.refused.set(sentence === null ? null : { ...at, sentence });
   }
 }

@@ -14,6 +14,12 @@ export type StopChange =
   | { readonly what: 'base'; readonly base: ShelfItemId | null }
   | { readonly what: 'gone' };
 
+/** A change of a stop that wasn't taken, and why. */
+export interface StopRefused {
+  readonly what: StopChange['what'];
+  readonly sentence: string;
+}
+
 /** One colour a fade goes through: its mix, how much of it, the paint under it. */
 @Component({
   selector: 'au-fade-stop',
@@ -31,7 +37,7 @@ export class FadeStopCard {
   readonly others = input.required<readonly PlannedBlend[]>();
   /** one of the last two: it can't be taken out */
   readonly only = input(false);
-  readonly refused = input<{ field: string; sentence: string } | null>(null);
+  readonly refused = input<StopRefused | null>(null);
   readonly changed = output<StopChange>();
 
   protected readonly parts = computed(() =>
@@ -50,9 +56,9 @@ export class FadeStopCard {
     { value: '', name: 'as the coats lay it' },
     ...this.memory.shelf().flatMap((item) => (item.kind === 'paint' ? [{ value: item.id as string, name: item.name }] : [])),
   ]);
-  protected readonly why = (what: string): string | null => {
+  protected readonly why = (what: StopChange['what']): string | null => {
     const refused = this.refused();
-    return refused?.field.startsWith(what) ? refused.sentence : null;
+    return refused?.what === what ? refused.sentence : null;
   };
 
   protected mix(parts: readonly { readonly item: ShelfItemId; readonly ml: number }[]): void {

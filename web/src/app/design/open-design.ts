@@ -1,0 +1,23 @@
+import { computed, inject, Injectable, linkedSignal, type Signal } from '@angular/core';
+import type { Design, FadeBeside, Plan } from '@aurantia/core';
+import { DesignSession } from './session';
+
+/** What the stages of an open design share: it, its plan, and what is chosen of it. A stage is shown only once both are here. */
+@Injectable()
+export class OpenDesign {
+  private readonly session = inject(DesignSession);
+  readonly design: Signal<Design> = computed(() => here(this.session.document()));
+  readonly plan: Signal<Plan> = computed(() => here(this.session.plan()));
+  /** the id of an area; the first one where the chosen one is gone */
+  readonly chosenArea = linkedSignal<readonly string[], string | null>({
+    source: () => this.session.document()?.areas.map(({ id }) => id) ?? [],
+    computation: (ids, before) => ids.find((id) => id === before?.value) ?? ids.at(0) ?? null,
+  });
+  /** what half of a fade's picture shows beside its pots */
+  readonly beside = linkedSignal<string | null, '' | FadeBeside>({ source: this.chosenArea, computation: () => '' });
+}
+
+function here<Value>(value: Value | null): Value {
+  if (value === null) throw new Error('A stage is shown before its design is here.');
+  return value;
+}

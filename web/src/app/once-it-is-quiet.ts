@@ -1,0 +1,25 @@
+import { Injectable } from '@angular/core';
+import type { PreloadingStrategy, Route } from '@angular/router';
+import { EMPTY, Observable, switchMap } from 'rxjs';
+
+/** ms after which the browser is taken to be as quiet as it will get */
+const AT_LAST = 2000;
+
+/** Fetches the stages of an open design one after the other once nothing else is going on, so that the next opens at once. */
+@Injectable({ providedIn: 'root' })
+export class OnceItIsQuiet implements PreloadingStrategy {
+  preload(route: Route, load: () => Observable<unknown>): Observable<unknown> {
+    return route.data?.['ahead'] === true ? quiet.pipe(switchMap(load)) : EMPTY;
+  }
+}
+
+const quiet = new Observable<void>((watcher) => {
+  const call = requestIdleCallback(
+    () => {
+      watcher.next();
+      watcher.complete();
+    },
+    { timeout: AT_LAST },
+  );
+  return () => cancelIdleCallback(call);
+});
