@@ -1,6 +1,6 @@
 import { bandRegion, ontoOneTurn } from '@aurantia/core';
 import { linesSeen, placeSeenAt, seenAt } from '../src/app/parts/cup-view/cup-lines';
-import { stanceIn } from '../src/app/parts/cup-view/projection';
+import { stanceIn } from '@aurantia/core/figure';
 
 const stations = [
   { height: 0, circumference: 220 },

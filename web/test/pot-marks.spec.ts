@@ -2,7 +2,7 @@ import { designSchema, planOf, type AreaId } from '@aurantia/core';
 import { withFade, withFadeBegun } from '@aurantia/core';
 import { defaultSettings } from '@aurantia/core';
 import { potMarks } from '../src/app/parts/cup-view/pot-marks';
-import { stanceIn } from '../src/app/parts/cup-view/projection';
+import { stanceIn } from '@aurantia/core/figure';
 import { design, shelf } from './workshop';
 
 const marksOf = (way: 'up' | 'middle' | 'round') => {

@@ -1,5 +1,5 @@
 import { metricUnits } from '@aurantia/core';
-import { LOOK_DOWN, radiusAt, rowOf, stanceIn, topOf, widestRadius } from '../src/app/parts/cup-view/projection';
+import { LOOK_DOWN, radiusAt, rowOf, stanceIn, topOf, widestRadius } from '@aurantia/core/figure';
 import { ticksUpTo } from '../src/app/parts/cup-view/ruler';
 
 const stations = [

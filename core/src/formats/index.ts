@@ -4,3 +4,4 @@ export * from './card';
 export * from './fade-words';
 export * from './card-text';
 export * from './cup-drawing';
+export * from './design-line';

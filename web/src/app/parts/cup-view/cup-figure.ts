@@ -12,10 +12,10 @@ import {
 } from '@angular/core';
 import { fieldPlanOf, type Cup, type FlakeField, type Plan } from '@aurantia/core';
 import type { Subscription } from 'rxjs';
+import { figureBox, figureStance } from '@aurantia/core/figure';
 import { Flakes } from '../../services/flakes';
 import { Notices } from '../../services/notices';
 import { paintCup } from './paint-cup';
-import { LOOK_DOWN, radiusAt, topOf, widestRadius, type Stance } from './projection';
 
 /** A design's own cup standing still, at a given scale, flakes and all. */
 @Component({
@@ -48,12 +48,7 @@ export class CupFigure {
   /** painted twice as fine as shown, so that single flakes blend as they do to the eye */
   protected readonly dots = 2;
   private readonly field = signal<FlakeField | null>(null);
-  protected readonly box = computed(() => {
-    const { stations } = this.cup();
-    const dip = Math.sin(LOOK_DOWN);
-    const tall = topOf(stations) * Math.cos(LOOK_DOWN) + (radiusAt(stations, 0) + radiusAt(stations, topOf(stations))) * dip;
-    return { width: Math.ceil(2 * widestRadius(stations) * this.scale()) + 4, height: Math.ceil(tall * this.scale()) + 4 };
-  });
+  protected readonly box = computed(() => figureBox(this.cup().stations, this.scale()));
 
   constructor() {
     let wish: Subscription | null = null;
@@ -76,14 +71,10 @@ export class CupFigure {
   private paint(): void {
     const field = this.field();
     const { stations } = this.cup();
-    const { width, height } = this.box();
     const context = this.canvas().nativeElement.getContext('2d');
     if (!field || !context) return;
-    const scale = this.scale() * this.dots;
-    const ground = height * this.dots - 2 * this.dots - radiusAt(stations, 0) * Math.sin(LOOK_DOWN) * scale;
-    const stance: Stance = { scale, axis: (width * this.dots) / 2, ground };
     context.clearRect(0, 0, context.canvas.width, context.canvas.height);
-    paintCup(context, field, stations, stance, 0);
+    paintCup(context, field, stations, figureStance(stations, this.scale(), this.dots), 0);
     this.canvas().nativeElement.dataset['painted'] = 'yes';
   }
 }

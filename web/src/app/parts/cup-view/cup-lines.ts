@@ -1,5 +1,5 @@
 import { wallLines, type FlatPoint, type Region, type Station, type WallPlace } from '@aurantia/core';
-import { LOOK_DOWN, radiusAt, rowOf, topOf, type Stance } from './projection';
+import { LOOK_DOWN, radiusAt, rowOf, topOf, type Stance } from '@aurantia/core/figure';
 
 /** Which way a place of the wall faces, radians: 0 straight at you. The middle of the wrap is the front of an unturned cup. */
 const facing = (angle: number, turn: number): number => ((angle - 180) * Math.PI) / 180 + turn;

@@ -35,7 +35,7 @@ import { SharePipe } from '../fields/unit-pipes';
 import { paintEdges, placeSeenAt, seenAt, type CupEdges } from './cup-lines';
 import { paintCup } from './paint-cup';
 import { potMarks } from './pot-marks';
-import { radiusAt, rowOf, stanceIn, topOf, type Stance } from './projection';
+import { radiusAt, rowOf, stanceIn, topOf, type Stance } from '@aurantia/core/figure';
 import { ticksUpTo } from './ruler';
 
 const RULER = 58;

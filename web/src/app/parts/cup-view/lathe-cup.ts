@@ -19,7 +19,7 @@ import {
   Vector2,
   WebGLRenderer,
 } from 'three';
-import { LOOK_DOWN, radiusAt, topOf, type Stance } from './projection';
+import { LOOK_DOWN, radiusAt, topOf, type Stance } from '@aurantia/core/figure';
 
 const ROUND = 128;
 

@@ -1,11 +1,7 @@
-import { cupLight, litField, type FlakeField, type Station } from '@aurantia/core';
-import { LOOK_DOWN, radiusAt, rowOf, topOf, type Stance } from './projection';
+import type { FlakeField, Station } from '@aurantia/core';
+import { mouthColours, mouthOf, paintedCup, type Stance } from '@aurantia/core/figure';
 
-/**
- * Paints a cup from its unrolled wall, without a graphics card: every point of the picture is
- * looked up on the wall it shows.
- * @param turn radians the cup is turned to the right
- */
+/** Paints a cup without a graphics card, turned so many radians to the right. Whoever asks has cleared the canvas. */
 export function paintCup(
   context: CanvasRenderingContext2D,
   field: FlakeField,
@@ -14,69 +10,23 @@ export function paintCup(
   turn: number,
 ): void {
   const { width, height } = context.canvas;
-  // Whoever asks has cleared the canvas: reading it back would only cost.
-  const image = context.createImageData(width, height);
-  const wall = new Uint32Array(litField(field, cupLight(field.width, turn)).buffer);
-  const picture = image.data;
-  const top = topOf(stations);
-  const [cos, sin] = [Math.cos(LOOK_DOWN), Math.sin(LOOK_DOWN)];
-  const radii = Float32Array.from({ length: Math.ceil(top) + 2 }, (_, mm) => radiusAt(stations, mm));
-  const radius = (mm: number) => {
-    const at = Math.max(0, Math.min(top, mm));
-    const low = Math.floor(at);
-    return radii[low] + (at - low) * (radii[low + 1] - radii[low]);
-  };
-  const firstRow = Math.max(0, Math.floor(rowOf(stance, top)));
-  for (let y = firstRow; y < height; y += 1) {
-    const level = (stance.ground - y - 0.5) / stance.scale;
-    for (let x = 0; x < width; x += 1) {
-      const across = (x + 0.5 - stance.axis) / stance.scale;
-      let mm = level / cos;
-      let facing = -1;
-      // The near wall bulges towards the eye and so lies lower; two rounds settle where.
-      for (let round = 0; round < 3; round += 1) {
-        const r = radius(mm);
-        const share = across / r;
-        facing = 1 - share * share;
-        if (facing < 0) break;
-        facing = Math.sqrt(facing);
-        mm = (level + r * facing * sin) / cos;
-      }
-      if (facing < 0 || mm < 0 || mm > top) continue;
-      const angle = Math.atan2(across, radius(mm) * facing) - turn;
-      const round = angle / (2 * Math.PI) + 0.5;
-      const column = Math.floor((round - Math.floor(round)) * field.width) % field.width;
-      const row = Math.min(field.height - 1, Math.floor((1 - mm / top) * field.height));
-      shade(picture, (y * width + x) * 4, wall[row * field.width + column], across / radius(mm), facing);
-    }
-  }
-  context.putImageData(image, 0, 0);
+  const picture = paintedCup(field, stations, { width, height, stance, turn });
+  context.putImageData(new ImageData(picture, width, height), 0, 0);
   paintMouth(context, stations, stance);
-}
-
-/** Window light from the left, a soft streak of it, and a dim right side. */
-function shade(picture: Uint8ClampedArray, to: number, rgba: number, side: number, facing: number): void {
-  const lit = 0.5 + 0.5 * Math.pow(facing, 0.7) - 0.16 * side;
-  const streak = 34 * Math.exp(-(((side + 0.62) / 0.1) ** 2)) + 12 * Math.exp(-(((side - 0.72) / 0.07) ** 2));
-  picture[to] = (rgba & 255) * lit + streak;
-  picture[to + 1] = ((rgba >> 8) & 255) * lit + streak;
-  picture[to + 2] = ((rgba >> 16) & 255) * lit + streak;
-  picture[to + 3] = 255;
 }
 
 /** The open rim, looked into. */
 export function paintMouth(context: CanvasRenderingContext2D, stations: readonly Station[], stance: Stance): void {
-  const r = radiusAt(stations, topOf(stations)) * stance.scale;
-  const y = rowOf(stance, topOf(stations));
-  const inside = context.createLinearGradient(stance.axis - r, 0, stance.axis + r, 0);
-  inside.addColorStop(0, '#4c5358');
-  inside.addColorStop(0.55, '#70787d');
-  inside.addColorStop(1, '#565d62');
+  const { x, y, across, down, line } = mouthOf(stations, stance);
+  const inside = context.createLinearGradient(x - across, 0, x + across, 0);
+  inside.addColorStop(0, mouthColours.left);
+  inside.addColorStop(0.55, mouthColours.middle);
+  inside.addColorStop(1, mouthColours.right);
   context.beginPath();
-  context.ellipse(stance.axis, y, r, r * Math.sin(LOOK_DOWN), 0, 0, 2 * Math.PI);
+  context.ellipse(x, y, across, down, 0, 0, 2 * Math.PI);
   context.fillStyle = inside;
   context.fill();
-  context.lineWidth = Math.max(1, 1.6 * stance.scale);
-  context.strokeStyle = '#c5cad0';
+  context.lineWidth = line;
+  context.strokeStyle = mouthColours.rim;
   context.stroke();
 }

@@ -1,5 +1,5 @@
 import type { PlannedFade, Station } from '@aurantia/core';
-import { radiusAt, rowOf, type Stance } from './projection';
+import { radiusAt, rowOf, type Stance } from '@aurantia/core/figure';
 
 /** A pot's name beside the cup, at the middle of its stretch, css pixels. */
 export interface PotMark {

@@ -1,6 +1,5 @@
-import { flakeField, type FlakeField } from '@aurantia/core';
-import { paintCup } from '../src/app/parts/cup-view/paint-cup';
-import { stanceIn } from '../src/app/parts/cup-view/projection';
+import { flakeField, type FlakeField } from '../src';
+import { figureBox, figureStance, mouthOf, paintedCup, stanceIn } from '../src/figure';
 
 const stations = [
   { height: 0, circumference: 200 },
@@ -27,32 +26,14 @@ function wall(): FlakeField {
   });
 }
 
-/** As much of a canvas as the painter needs. */
-function canvas(width: number, height: number) {
-  const data = new Uint8ClampedArray(width * height * 4);
-  const context = {
-    canvas: { width, height },
-    createImageData: () => ({ data }),
-    putImageData: () => undefined,
-    createLinearGradient: () => ({ addColorStop: () => undefined }),
-    beginPath: () => undefined,
-    ellipse: () => undefined,
-    fill: () => undefined,
-    stroke: () => undefined,
-  };
-  const at = (x: number, y: number) => [...data.slice((y * width + x) * 4, (y * width + x) * 4 + 4)];
-  return { context: context as unknown as CanvasRenderingContext2D, at };
-}
-
 const strongest = ([r, g, b, a]: number[]) =>
   a === 0 ? 'nothing' : ['red', 'green', 'blue'][[r, g, b].indexOf(Math.max(r, g, b))];
 
 describe('a cup painted without a graphics card', () => {
   const stance = stanceIn(stations, 120, 160, 10);
   const paintedAt = (turn: number) => {
-    const { context, at } = canvas(120, 160);
-    paintCup(context, wall(), stations, stance, turn);
-    return (x: number, y: number) => strongest(at(x, y));
+    const picture = paintedCup(wall(), stations, { width: 120, height: 160, stance, turn });
+    return (x: number, y: number) => strongest([...picture.slice((y * 120 + x) * 4, (y * 120 + x) * 4 + 4)]);
   };
 
   test('shows the middle of the wrap in front, left of it left, right of it right', () => {
@@ -70,5 +51,13 @@ describe('a cup painted without a graphics card', () => {
   test('turned all round, is as it was', () => {
     const [once, again] = [paintedAt(0.3), paintedAt(0.3 + 2 * Math.PI)];
     for (let x = 0; x < 120; x += 7) expect(again(x, 90)).toBe(once(x, 90));
+  });
+  test('a figure’s picture has room for all of it, mouth and foot', () => {
+    const { width, height } = figureBox(stations, 1.22);
+    const at = figureStance(stations, 1.22, 2);
+    const { y, down, across, line } = mouthOf(stations, at);
+    expect(y - down - line / 2).toBeGreaterThan(0);
+    expect(across + line / 2).toBeLessThan(width);
+    expect(at.ground + across * (down / across)).toBeLessThan(2 * height);
   });
 });

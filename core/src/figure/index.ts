@@ -1,0 +1,2 @@
+export * from './projection';
+export * from './painted-cup';
