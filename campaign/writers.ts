@@ -11,7 +11,7 @@ import { count, fault, type Part } from './report';
 export async function writersAgainstEachOther(part: Part, random: () => number): Promise<void> {
   const file = join(mkdtempSync(join(tmpdir(), 'aurantia-campaign-')), 'workshop.sqlite');
   const store = await openStore(file);
-  const windows = [0, 1, 2].map(() => memoryOf(store, join(dirname(file), 'backups')));
+  const windows = [0, 1, 2].map(() => memoryOf(store, file));
   const one = (): Memory => windows[Math.floor(random() * windows.length)];
   const item = { ...startingItem('glitter', 'shared'), left: 500 };
   await one().shelf.put([{ document: item, parent: null }], 'bought');

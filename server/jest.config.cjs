@@ -3,4 +3,6 @@ module.exports = {
   transform: { '\\.(ts|js)$': '@swc/jest' },
   transformIgnorePatterns: ['/node_modules/(?!culori|uuid|clipper2-ts)'],
   testEnvironment: 'node',
+  // What is done aside begins a thread of its own: some seconds where everything else is busy too.
+  testTimeout: 60000,
 };

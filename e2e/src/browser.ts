@@ -159,7 +159,7 @@ export async function reads(browser: Browser, text: string | RegExp, css = 'body
   );
 }
 
-/** Waits until every picture of flakes is painted. */
+/** Waits until every picture of flakes is painted, and every one that came ready-made is here. */
 export async function painted(
   browser: Browser,
   css = 'au-cup-view canvas, au-cup-figure canvas, au-swatch canvas',
@@ -167,7 +167,7 @@ export async function painted(
   await browser.wait(
     () =>
       browser.executeScript<boolean>(
-        'const all = [...document.querySelectorAll(arguments[0])]; return all.length > 0 && all.every((c) => c.dataset.painted) && !document.querySelector(".busy")',
+        'const all = [...document.querySelectorAll(arguments[0])]; const made = [...document.querySelectorAll(".cups img")]; return all.length + made.length > 0 && all.every((c) => c.dataset.painted) && made.every((i) => i.complete && i.naturalWidth > 0) && !document.querySelector(".busy, .label .says:not(.clean):not(.look):not(.stop):not(.open)")',
         css,
       ),
     PATIENCE * 2,

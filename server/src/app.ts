@@ -56,5 +56,9 @@ export async function createApp(
   await app.register(backupRoutes, { prefix: '/api/backups', ...memory });
   app.get('/api/openapi.json', { schema: { hide: true } }, () => app.swagger());
   if (screens) await pages(app, { folder: screens });
+  app.addHook('onClose', async () => {
+    memory.summaries.close();
+    await memory.aside.close();
+  });
   return app;
 }

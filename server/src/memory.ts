@@ -1,45 +1,46 @@
-import type { Workshop } from '@aurantia/core';
+import { dirname, join } from 'node:path';
+import { Aside } from './aside/aside';
 import { Backups } from './backup/backups';
 import { CupsStore } from './cups/cups-store';
 import { DesignsStore } from './designs/designs-store';
+import { Summaries } from './designs/summaries';
 import { PalettesStore } from './palettes/palettes-store';
 import { ShelfStore } from './shelf/shelf-store';
 import type { Store } from './store/open-store';
 import { together } from './store/together';
-import { UnreadableRows } from './store/unreadable-rows';
+import type { Unreadable } from './store/unreadable-rows';
 import { WorkshopStore } from './workshop/workshop-store';
 
 /** All that the workshop remembers, a store a subject. */
 export interface Memory {
   readonly designs: DesignsStore;
+  readonly summaries: Summaries;
   readonly shelf: ShelfStore;
   readonly cups: CupsStore;
   readonly palettes: PalettesStore;
   readonly workshop: WorkshopStore;
-  readonly unreadable: UnreadableRows;
+  /** what is kept but can't be read */
+  unreadable(): Promise<Unreadable[]>;
   readonly backups: Backups;
-  /** what a plan is worked out against today */
-  planned(): Promise<Workshop>;
+  /** what takes longer than anybody should wait for something else */
+  readonly aside: Aside;
   /** does work on all of it, all or nothing */
   together<Result>(work: (memory: Memory) => Promise<Result>): Promise<Result>;
 }
 
-/** @param folder where backups are kept */
-export const memoryOf = (store: Store, folder: string): Memory => {
-  const [shelf, workshop] = [new ShelfStore(store), new WorkshopStore(store)];
+/** @param file the workshop's; its backups are kept beside it */
+export const memoryOf = (store: Store, file: string, aside = new Aside(file)): Memory => {
+  const [designs, shelf, workshop] = [new DesignsStore(store), new ShelfStore(store), new WorkshopStore(store)];
   return {
-    designs: new DesignsStore(store),
+    designs,
+    summaries: new Summaries(store, aside),
     shelf,
     cups: new CupsStore(store),
     palettes: new PalettesStore(store),
     workshop,
-    unreadable: new UnreadableRows(store),
-    backups: new Backups(store, folder),
-    planned: async () => ({
-      settings: await workshop.settings(),
-      shelf: await shelf.items(),
-      today: new Date().toISOString().slice(0, 10),
-    }),
-    together: (work) => together(store, (within) => work(memoryOf(within, folder))),
+    unreadable: () => aside.do('unreadable', null),
+    backups: new Backups(store, join(dirname(file), 'backups'), () => aside.do('backup', null)),
+    aside,
+    together: (work) => together(store, (within) => work(memoryOf(within, file, aside))),
   };
 };

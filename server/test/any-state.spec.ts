@@ -1,7 +1,11 @@
 import { dirname, join } from 'node:path';
-import { randomStream, startingItem, type Design } from '@aurantia/core';
+import { randomStream, startingItem, type Design, type DesignPage } from '@aurantia/core';
 import { Backups } from '../src/backup/backups';
 import { demoFile, newFile, running } from './memory';
+
+/** Pictures and lines are worked out anew in the other workshop, each in its own time. */
+const without = (body: unknown): string =>
+  JSON.stringify(body, (key, value: unknown) => (['line', 'level', 'picture', 'fresh'].includes(key) ? undefined : value));
 
 /** What a maker may do to a workshop, drawn by a seed: make, change, remove, bring back, move, describe. */
 async function anyDoings(ask: Awaited<ReturnType<typeof running>>['ask'], random: () => number): Promise<void> {
@@ -53,9 +57,10 @@ test('whatever was done to a workshop, its backup makes another one the same, an
     await backups(other, dirname(file)).restore(bytes);
     expect(Buffer.from(await backups(other, dirname(file)).make()).equals(Buffer.from(bytes))).toBe(true);
     for (const place of ['designs', 'designs/removed', 'shelf', 'shelf/gone', 'cups', 'workshop'])
-      expect((await other.ask('GET', `/api/${place}`)).body).toEqual((await one.ask('GET', `/api/${place}`)).body);
+      expect(without((await other.ask('GET', `/api/${place}`)).body)).toBe(without((await one.ask('GET', `/api/${place}`)).body));
     const empty = await running(newFile());
-    for (const { document } of (await one.ask('GET', '/api/designs')).body as { document: Design }[]) {
+    for (const { id } of ((await one.ask('GET', '/api/designs')).body as DesignPage).designs) {
+      const { document } = (await one.ask('GET', `/api/designs/${id}`)).body as { document: Design };
       const saved = await one.ask('GET', `/api/designs/${document.id}/file`);
       const brought = await empty.ask('POST', '/api/designs/import', saved.body);
       expect(brought).toMatchObject({ status: 201, body: { document } });

@@ -1,6 +1,6 @@
 import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { dirname, join } from 'node:path';
+import { join } from 'node:path';
 import type { FastifyInstance, InjectOptions } from 'fastify';
 import { designFileSchema, type DesignFile } from '@aurantia/core';
 import { createApp } from '../src/app';
@@ -25,7 +25,7 @@ export interface Running {
 /** The whole server on a real file, spoken to over its own routes. */
 export async function running(file = newFile(), demo = false): Promise<Running> {
   const store = await openStore(file);
-  const memory = memoryOf(store, join(dirname(file), 'backups'));
+  const memory = memoryOf(store, file);
   if (demo) await fillWithDemo(memory);
   const app = await createApp(memory, null, { logged: false });
   return {

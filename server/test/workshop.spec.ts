@@ -1,4 +1,4 @@
-import { defaultSettings, startingItem, type ShelfItem } from '@aurantia/core';
+import { defaultSettings, startingItem, type DesignPage, type ShelfItem } from '@aurantia/core';
 import { demoFile, newFile, running, type Running } from './memory';
 
 let server: Running;
@@ -8,8 +8,8 @@ beforeEach(async () => {
 afterEach(() => server.stop());
 
 test('the demo has its six designs, shelf, cups and settings', async () => {
-  const designs = (await server.ask('GET', '/api/designs')).body as { document: { name: string } }[];
-  expect(designs.map(({ document }) => document.name).sort()).toEqual([
+  const { designs } = (await server.ask('GET', '/api/designs')).body as DesignPage;
+  expect(designs.map(({ name }) => name).sort()).toEqual([
     'Apiary Noon',
     'Copper Eaves',
     'Orchard Frost',
@@ -149,18 +149,24 @@ test('settings are kept, and bad ones aren’t', async () => {
 });
 
 test('the card is a PDF of one page for every demo design, on either paper', async () => {
-  for (const { document } of (await server.ask('GET', '/api/designs')).body as { document: { id: string } }[]) {
+  for (const { id } of ((await server.ask('GET', '/api/designs')).body as DesignPage).designs) {
     for (const [paper, box] of [
       ['A4', '595.28 841.89'],
       ['Letter', '612 792'],
     ]) {
-      const { body, headers } = await server.ask('GET', `/api/designs/${document.id}/card.pdf?paper=${paper}`);
+      const { body, headers } = await server.ask('GET', `/api/designs/${id}/card.pdf?paper=${paper}`);
       expect(headers['content-type']).toBe('application/pdf');
       expect(body as string).toContain(`/MediaBox [0 0 ${box}]`);
       expect(body as string).toContain('/Count 1\n');
     }
   }
-});
+}, 60000);
+
+test('a design without a coat has a card too', async () => {
+  const bare = { ...demoFile('peat-fire').design, id: 'bare', coats: [] };
+  await server.ask('POST', '/api/designs', bare);
+  expect((await server.ask('GET', '/api/designs/bare/card.pdf')).headers['content-type']).toBe('application/pdf');
+}, 60000);
 
 describe('who may speak to it', () => {
   test('only this computer, by its own name', async () => {

@@ -26,7 +26,7 @@ const problem = (status: number, more: object = {}) => new ApiError({ title: 't'
 let sent: { parent: number; document: Design }[];
 let answer: () => Observable<KeptDesign>;
 let drafts: { keep: jest.Mock; drop: jest.Mock };
-let list: { note: jest.Mock };
+let list: { changed: jest.Mock };
 let restored: string[];
 let saving: Autosave;
 
@@ -34,7 +34,7 @@ beforeEach(() => {
   jest.useFakeTimers();
   sent = [];
   restored = [];
-  list = { note: jest.fn() };
+  list = { changed: jest.fn() };
   answer = () => of(keptAs(sent[sent.length - 1].document, sent[sent.length - 1].parent + 1));
   drafts = { keep: jest.fn(), drop: jest.fn() };
   const put = (_: string, body: { parent: number; document: Design }) => {
@@ -127,7 +127,7 @@ test('leaving right after typing sends it, and lets a save under way finish', ()
   saving.offer(named('Typed and gone'));
   TestBed.resetTestingModule();
   expect(sent).toEqual([{ parent: 3, document: named('Typed and gone') }]);
-  expect(list.note).toHaveBeenCalledWith(keptAs(named('Typed and gone'), 4));
+  expect(list.changed).toHaveBeenCalled();
   expect(drafts.drop).toHaveBeenCalledWith('d');
 });
 

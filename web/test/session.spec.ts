@@ -51,7 +51,7 @@ async function open(get: () => Observable<KeptDesign> = () => of(stored)): Promi
       { provide: WorkshopMemory, useValue: memoryStub() },
       {
         provide: DesignList,
-        useValue: { note: jest.fn(), create: (document: Design) => of({ document, revision: 1, keptAt: stored.keptAt }) },
+        useValue: { changed: jest.fn(), create: (document: Design) => of({ document, revision: 1, keptAt: stored.keptAt }) },
       },
     ],
   });

@@ -1,11 +1,12 @@
 import { countFindings } from '../check';
 import type { Plan } from '../plan';
 import { countText } from '../units';
+import type { designLevels } from './design-summary';
 
 /** How far a design is, in a line: gone through without a word, to be looked at, stopped, or not planned to its end. */
 export interface DesignLine {
   readonly line: string;
-  readonly level: 'clean' | 'look' | 'stop' | 'open';
+  readonly level: (typeof designLevels)[number];
 }
 
 export function designLine({ areas, coats, findings }: Pick<Plan, 'areas' | 'coats' | 'findings'>): DesignLine {

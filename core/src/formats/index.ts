@@ -5,3 +5,4 @@ export * from './fade-words';
 export * from './card-text';
 export * from './cup-drawing';
 export * from './design-line';
+export * from './design-summary';

@@ -24,10 +24,12 @@ export class Backups {
   constructor(
     private readonly store: Store,
     readonly folder: string,
+    /** makes one without holding this thread up, where that can be */
+    private readonly madeAside: (() => Promise<Uint8Array>) | null = null,
   ) {}
 
   async make(): Promise<Uint8Array> {
-    return backupFile(await snapshotOf(this.store));
+    return this.madeAside ? this.madeAside() : backupFile(await snapshotOf(this.store));
   }
 
   /** Today's, once a day; of the daily ones the last fourteen stay. */

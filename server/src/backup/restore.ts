@@ -1,4 +1,5 @@
 import { sql } from 'kysely';
+import { namesInText } from '../designs/names-of';
 import type { Store } from '../store/open-store';
 import { textOf, type Snapshot } from './snapshot';
 
@@ -11,7 +12,17 @@ export function restore(store: Store, snapshot: Snapshot): Promise<void> {
     const { rows: triggers } = await sql<{ name: string; sql: string }>`
       select name, sql from sqlite_master where type = 'trigger'`.execute(within);
     for (const { name } of triggers) await sql`drop trigger ${sql.ref(name)}`.execute(within);
-    for (const table of ['ledger', 'revision', 'design', 'shelf_item', 'cup', 'palette', 'workshop', 'set_aside'] as const)
+    for (const table of [
+      'summary',
+      'ledger',
+      'revision',
+      'design',
+      'shelf_item',
+      'cup',
+      'palette',
+      'workshop',
+      'set_aside',
+    ] as const)
       await within.deleteFrom(table).execute();
     await write(within, snapshot);
     for (const trigger of triggers) await sql.raw(trigger.sql).execute(within);
@@ -20,7 +31,12 @@ export function restore(store: Store, snapshot: Snapshot): Promise<void> {
 
 async function write(within: Store, snapshot: Snapshot): Promise<void> {
   for (const { revisions, ...design } of snapshot.designs) {
-    await within.insertInto('design').values(design).execute();
+    const latest = revisions.find(({ number }) => number === design.latest);
+    const names = namesInText(latest ? textOf(latest) : '');
+    await within
+      .insertInto('design')
+      .values({ ...design, ...names })
+      .execute();
     for (const { number, parent, kept_at, ...body } of revisions)
       await within
         .insertInto('revision')

@@ -61,7 +61,7 @@ export function snapshotOf(store: Store): Promise<Snapshot> {
       if (before) before.push(revision);
       else byDesign.set(revision.design_id, [revision]);
     }
-    const designs = await within.selectFrom('design').selectAll().orderBy('id').execute();
+    const designs = await within.selectFrom('design').select(['id', 'latest', 'kept_at', 'removed_at']).orderBy('id').execute();
     const kept = async (table: 'cup' | 'palette') =>
       (await within.selectFrom(table).selectAll().orderBy('place').execute()).map(({ id, removed_at, revision, document }) => ({
         id,

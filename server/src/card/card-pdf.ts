@@ -48,8 +48,9 @@ async function layOut(
         ],
         columnGap: 14,
       },
-      { text: 'Coats, in order', font: 'Bricolage', fontSize: 11, margin: [0, 6, 0, 2] },
-      coatsTable(card),
+      ...(card.coats.length > 0
+        ? [{ text: 'Coats, in order', font: 'Bricolage', fontSize: 11, margin: [0, 6, 0, 2] } satisfies Content, coatsTable(card)]
+        : []),
       ...lookAt(card),
       { text: card.health.join(' '), fontSize: fontSize * 0.85, color: SOFT, margin: [0, 6, 0, 0] },
     ],

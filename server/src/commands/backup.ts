@@ -1,7 +1,7 @@
 import { writeFileSync } from 'node:fs';
 import { memoryOf } from '../memory';
 import { closeStore, openStore } from '../store/open-store';
-import { backupsFolder, workshopFile } from './data-folder';
+import { workshopFile } from './data-folder';
 import { failed } from './failed';
 
 /** `npm run -s backup -- [FILE]`: one file of everything, also while the program runs. */
@@ -10,7 +10,7 @@ async function main([file]: readonly string[]): Promise<void> {
   const name = file ?? `aurantia-${new Date().toISOString().slice(0, 10)}.zip`;
   const store = await openStore(workshopFile());
   try {
-    const bytes = await memoryOf(store, backupsFolder()).backups.make();
+    const bytes = await memoryOf(store, workshopFile()).backups.make();
     writeFileSync(name, bytes);
     process.stdout.write(`Everything is in ${name}, ${Math.ceil(bytes.length / 1024)} kB.\n`);
   } finally {

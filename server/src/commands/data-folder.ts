@@ -9,4 +9,3 @@ export function dataFolder(): string {
 }
 
 export const workshopFile = (): string => join(dataFolder(), 'workshop.sqlite');
-export const backupsFolder = (): string => join(dataFolder(), 'backups');

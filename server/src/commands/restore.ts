@@ -4,7 +4,7 @@ import type { Preview } from '../backup/preview';
 import { memoryOf } from '../memory';
 import { claimFolder } from '../store/one-program';
 import { closeStore, openStore } from '../store/open-store';
-import { backupsFolder, dataFolder, workshopFile } from './data-folder';
+import { dataFolder, workshopFile } from './data-folder';
 import { failed } from './failed';
 
 /** `npm run -s restore -- FILE [--yes]`: says what would change; with --yes makes the workshop what the backup holds. */
@@ -16,7 +16,7 @@ async function main(words: readonly string[]): Promise<void> {
   const claim = claimFolder(dataFolder());
   const store = await openStore(workshopFile());
   try {
-    const { backups } = memoryOf(store, backupsFolder());
+    const { backups } = memoryOf(store, workshopFile());
     process.stdout.write(`${previewText(await backups.preview(bytes))}\n`);
     if (!words.includes('--yes')) {
       process.stdout.write('Nothing was changed. Add --yes to restore.\n');

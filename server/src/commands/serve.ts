@@ -3,10 +3,11 @@ import { fileURLToPath } from 'node:url';
 import { createApp } from '../app';
 import { fillWithDemo } from '../demo';
 import { listenNear } from '../http/listen';
+import { ProblemError } from '../http/problem';
 import { memoryOf, type Memory } from '../memory';
 import { claimFolder } from '../store/one-program';
 import { closeStore, openStore } from '../store/open-store';
-import { backupsFolder, dataFolder, workshopFile } from './data-folder';
+import { dataFolder, workshopFile } from './data-folder';
 import { failed } from './failed';
 
 const SCREENS = fileURLToPath(new URL('../../../web/dist/browser', import.meta.url));
@@ -18,16 +19,16 @@ async function main(): Promise<void> {
   process.umask(0o077);
   const claim = claimFolder(dataFolder());
   const store = await openStore(workshopFile());
-  const memory = memoryOf(store, backupsFolder());
+  const memory = memoryOf(store, workshopFile());
   if (process.argv.includes('--demo')) await fillWithDemo(memory);
-  await nameUnreadable(memory);
   const app = await createApp(memory, existsSync(SCREENS) ? SCREENS : null);
   const address = await listenNear(app, Number(process.env['AURANTIA_PORT'] ?? 4310));
   claim.at(address);
   process.stdout.write(`Aurantia is ready: ${address}\n`);
-  await backUp(memory);
-  const daily = setInterval(() => void backUp(memory), HOUR);
   let stopping = false;
+  const backUp = () => (stopping ? Promise.resolve() : backUpToday(memory, () => stopping));
+  void nameUnreadable(memory).then(backUp);
+  const daily = setInterval(() => void backUp(), HOUR);
   for (const signal of ['SIGINT', 'SIGTERM'] as const) {
     process.on(signal, () => {
       if (stopping) return;
@@ -41,18 +42,25 @@ async function main(): Promise<void> {
   }
 }
 
+/** Looked for once everything else goes: a maker who sees the program's own window learns of it there too. */
 async function nameUnreadable({ unreadable }: Memory): Promise<void> {
-  for (const { kind, id, reason } of await unreadable.all())
-    process.stderr.write(
-      `The ${kind} “${id}” can’t be read (${reason}). All else works; save its text under Workshop, “Kept safe”.\n`,
-    );
+  try {
+    for (const { kind, id, reason } of await unreadable())
+      process.stderr.write(
+        `The ${kind} “${id}” can’t be read (${reason}). All else works; save its text under Workshop, “Kept safe”.\n`,
+      );
+  } catch (error) {
+    // Stopped before it was done.
+    if (!(error instanceof ProblemError)) throw error;
+  }
 }
 
 /** A backup that can't be written is said and tried again in an hour: the workshop itself goes on. */
-async function backUp({ backups }: Memory): Promise<void> {
+async function backUpToday({ backups }: Memory, stopping: () => boolean): Promise<void> {
   try {
     await backups.makeDaily();
   } catch (error) {
+    if (stopping()) return;
     process.stderr.write(
       `Today’s backup can’t be written to ${backups.folder} (${error instanceof Error ? error.message : String(error)}). Make room there, or save one elsewhere under Workshop, “Kept safe”.\n`,
     );

@@ -1,10 +1,13 @@
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import {
   designDocumentSchema,
+  designPageSchema,
   designFileDocumentSchema,
   designFileOf,
   designFileSchema,
   designSchema,
+  historySchema,
+  MOST_A_PAGE,
   type DesignId,
 } from '@aurantia/core';
 import * as z from 'zod';
@@ -14,13 +17,30 @@ import type { Memory } from '../memory';
 const kept = z.object({ document: designDocumentSchema, revision: z.int(), keptAt: z.string() });
 /** What is sent is of this version; only what comes in may be older. */
 const designFileReplySchema = z.object({ ...designFileDocumentSchema.shape, design: designDocumentSchema });
+const stretch = z.object({
+  from: z.coerce.number().int().min(0).default(0),
+  limit: z.coerce.number().int().min(1).max(MOST_A_PAGE).default(30),
+});
+const listed = stretch.extend({ search: z.string().max(200).default('') });
 const revisionNumber = z.coerce.number().int().min(1).max(1e9);
 
 /** Designs: list, open, save onto a named revision, remove and bring back, files in and out. */
-export const designsRoutes: FastifyPluginAsyncZod<Memory> = async (app, { designs, shelf, workshop, together }) => {
-  app.get('/', { schema: { response: { 200: z.array(kept) } } }, async () => [...(await designs.list())]);
+export const designsRoutes: FastifyPluginAsyncZod<Memory> = async (
+  app,
+  { designs, summaries, shelf, workshop, aside, together },
+) => {
+  const list = { querystring: listed, response: { 200: designPageSchema } };
+  app.get('/', { schema: list }, ({ query }) => summaries.page({ ...query, removed: false }));
 
-  app.get('/removed', { schema: { response: { 200: z.array(kept) } } }, async () => [...(await designs.removed())]);
+  app.get('/removed', { schema: list }, ({ query }) => summaries.page({ ...query, removed: true }));
+
+  // Its address names what it was made for, so it never changes.
+  app.get('/:id/picture.webp', { schema: { params: byId } }, async (request, reply) =>
+    reply
+      .type('image/webp')
+      .header('cache-control', 'private, max-age=31536000, immutable')
+      .send(Buffer.from(await summaries.picture(request.params.id))),
+  );
 
   app.post('/', { schema: { body: designSchema, response: { 201: kept } } }, async (request, reply) =>
     reply.code(201).send(await designs.create(request.body)),
@@ -33,7 +53,11 @@ export const designsRoutes: FastifyPluginAsyncZod<Memory> = async (app, { design
     {
       schema: { params: byId, body: z.strictObject({ parent: z.int().min(1), document: designSchema }), response: { 200: kept } },
     },
-    async (request) => designs.save({ ...request.body.document, id: request.params.id as DesignId }, request.body.parent),
+    async ({ params, body }) => {
+      const saved = await designs.save({ ...body.document, id: params.id as DesignId }, body.parent);
+      summaries.saved(params.id);
+      return saved;
+    },
   );
 
   app.delete('/:id', { schema: { params: byId } }, async (request, reply) => {
@@ -47,14 +71,9 @@ export const designsRoutes: FastifyPluginAsyncZod<Memory> = async (app, { design
   });
 
   app.get(
-    '/:id/revisions',
-    {
-      schema: {
-        params: byId,
-        response: { 200: z.array(z.object({ revision: z.int(), parent: z.int().nullable(), keptAt: z.string() })) },
-      },
-    },
-    async (request) => [...(await designs.revisions(request.params.id))],
+    '/:id/history',
+    { schema: { params: byId, querystring: stretch, response: { 200: historySchema } } },
+    ({ params, query }) => aside.do('history', { id: params.id, ...query }),
   );
 
   app.get(

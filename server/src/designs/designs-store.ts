@@ -4,11 +4,20 @@ import { notFound, ProblemError } from '../http/problem';
 import type { Store } from '../store/open-store';
 import { readRow } from '../store/read-row';
 import { together } from '../store/together';
+import { namesOf } from './names-of';
+import { thinned } from './thinning';
 
 export interface KeptDesign {
   readonly document: Design;
   readonly revision: number;
   readonly keptAt: string;
+}
+
+/** A revision that stayed; null where its document can’t be read. */
+export interface PastRevision {
+  readonly revision: number;
+  readonly keptAt: string;
+  readonly document: Design | null;
 }
 
 interface Row {
@@ -29,19 +38,9 @@ function read(row: Row): KeptDesign {
   );
 }
 
-/** Designs and their revisions. A revision is only ever added. */
+/** Designs and their revisions. None is ever changed; those of one sitting are thinned. */
 export class DesignsStore {
   constructor(private readonly store: Store) {}
-
-  /** The newest revision of every design that isn't removed and can be read, newest first. */
-  list(): Promise<readonly KeptDesign[]> {
-    return this.listed(false);
-  }
-
-  /** The same of those that were removed. */
-  removed(): Promise<readonly KeptDesign[]> {
-    return this.listed(true);
-  }
 
   async newest(id: string): Promise<KeptDesign> {
     const row = await this.latestRow(id);
@@ -60,14 +59,23 @@ export class DesignsStore {
     return read(row);
   }
 
-  async revisions(id: string): Promise<readonly { revision: number; parent: number | null; keptAt: string }[]> {
+  /**
+   * Revisions that stayed, newest first, and one before them to compare the last with; a document that can't be read
+   * is null.
+   */
+  async revisions(id: string, from: number, limit: number): Promise<readonly PastRevision[]> {
     const rows = await this.store
       .selectFrom('revision')
       .where('design_id', '=', id)
-      .select(['number', 'parent', 'kept_at'])
+      .select(['number', 'document', 'kept_at'])
       .orderBy('number', 'desc')
+      .limit(limit + 1)
+      .offset(from)
       .execute();
-    return rows.map((row) => ({ revision: row.number, parent: row.parent, keptAt: row.kept_at }));
+    return rows.map(({ number: revision, document, kept_at: keptAt }) => {
+      const read = readRow(document, designSchema);
+      return { revision, keptAt, document: read.ok ? read.document : null };
+    });
   }
 
   /** @throws ProblemError 409 when a design of this id is already kept */
@@ -83,7 +91,10 @@ export class DesignsStore {
             ? 'A design with this id is already kept. Open that one, or bring this in as a file, which makes a copy.'
             : 'A design with this id was removed. Bring it back first, or bring this in as a file.',
         );
-      await within.insertInto('design').values({ id: document.id, latest: 1, kept_at: keptAt, removed_at: null }).execute();
+      await within
+        .insertInto('design')
+        .values({ id: document.id, latest: 1, kept_at: keptAt, removed_at: null, ...namesOf(document) })
+        .execute();
       await addRevision(within, { document, revision: 1, keptAt }, null);
       return { document, revision: 1, keptAt };
     });
@@ -120,6 +131,7 @@ export class DesignsStore {
       }
       const kept = { document, revision: parent + 1, keptAt };
       await addRevision(within, kept, parent);
+      await thin(within, document.id, new Date(keptAt));
       return kept;
     });
   }
@@ -149,18 +161,6 @@ export class DesignsStore {
     if (numUpdatedRows === 0n) throw notFound('design');
   }
 
-  private async listed(removed: boolean): Promise<readonly KeptDesign[]> {
-    const rows = await this.withLatest()
-      .where('design.removed_at', removed ? 'is not' : 'is', null)
-      .orderBy('design.kept_at', 'desc')
-      .orderBy('design.id')
-      .execute();
-    return rows.flatMap(({ document, number: revision, kept_at: keptAt }) => {
-      const result = readRow(document, designSchema);
-      return result.ok ? [{ document: result.document, revision, keptAt }] : [];
-    });
-  }
-
   private latestRow(id: string) {
     return this.withLatest().where('design.id', '=', id).executeTakeFirst();
   }
@@ -180,5 +180,20 @@ async function addRevision(within: Store, { document, revision, keptAt }: KeptDe
     .insertInto('revision')
     .values({ design_id: document.id, number: revision, parent, document: JSON.stringify(document), kept_at: keptAt })
     .execute();
-  await within.updateTable('design').set({ latest: revision, kept_at: keptAt }).where('id', '=', document.id).execute();
+  await within
+    .updateTable('design')
+    .set({ latest: revision, kept_at: keptAt, ...namesOf(document) })
+    .where('id', '=', document.id)
+    .execute();
+}
+
+async function thin(within: Store, id: string, now: Date): Promise<void> {
+  const rows = await within
+    .selectFrom('revision')
+    .where('design_id', '=', id)
+    .select(['number', 'kept_at as keptAt'])
+    .orderBy('number')
+    .execute();
+  const gone = thinned(rows, now);
+  if (gone.length > 0) await within.deleteFrom('revision').where('design_id', '=', id).where('number', 'in', gone).execute();
 }

@@ -10,7 +10,7 @@ export function keptRoutes<Document>(app: FastifyInstance, store: KeptDocuments<
   const typed = app.withTypeProvider<ZodTypeProvider>();
   const kept = keptSchema(z.unknown());
   const list = { schema: { response: { 200: z.array(kept) } } };
-  typed.get('/', list, async () => [...(await store.all())]);
+  typed.get('/', async (_, reply) => reply.type('application/json; charset=utf-8').send(await store.allAsText()));
   typed.get('/gone', list, async () => [...(await store.gone())]);
   typed.put('/:id', { schema: { params: byId, body: savedSchema(schema), response: { 200: kept } } }, ({ params, body }) =>
     store.put(params.id, body.document, body.parent),

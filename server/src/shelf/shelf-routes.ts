@@ -11,7 +11,7 @@ const withWhy = z.object({ why: whySchema.default('counted anew') });
 
 /** The shelf: glitters, inks, paints, resins and glues. What is left of one changes by movements alone. */
 export const shelfRoutes: FastifyPluginAsyncZod<Memory> = async (app, { shelf }) => {
-  app.get('/', { schema: { response: { 200: z.array(kept) } } }, async () => [...(await shelf.all())]);
+  app.get('/', async (_, reply) => reply.type('application/json; charset=utf-8').send(await shelf.allAsText()));
 
   app.get('/gone', { schema: { response: { 200: z.array(kept) } } }, async () => [...(await shelf.gone())]);
 

@@ -31,6 +31,11 @@ export class ShelfStore {
     return this.kept.all();
   }
 
+  /** The same as it is sent. */
+  allAsText(): Promise<string> {
+    return this.kept.allAsText();
+  }
+
   /** What was taken off the shelf, the latest first: designs made with it can still be read. */
   gone(): Promise<readonly Kept<ShelfItem>[]> {
     return this.kept.gone();

@@ -7,6 +7,9 @@ import { together } from './together';
 
 /** Documents of one kind that are put, listed in their order, taken away and put back; each kind in a table of its own. */
 export class KeptDocuments<Document> {
+  /** rows as they were sent last, by id */
+  private sent = new Map<string, { readonly text: string; readonly revision: number; readonly json: string | null }>();
+
   constructor(
     private readonly store: Store,
     private readonly table: 'cup' | 'palette' | 'shelf_item',
@@ -14,15 +17,27 @@ export class KeptDocuments<Document> {
     private readonly schema: z.ZodType<Document>,
   ) {}
 
+  /**
+   * The same as it is sent: each row is read and written out once for its text, so that a shelf of thousands answers at
+   * once.
+   */
+  async allAsText(): Promise<string> {
+    const rows = await this.rows();
+    const before = this.sent;
+    this.sent = new Map(
+      rows.map(({ id, document: text, revision }) => {
+        const known = before.get(id);
+        if (known?.text === text && known.revision === revision) return [id, known];
+        const read = readRow(text, this.schema);
+        return [id, { text, revision, json: read.ok ? JSON.stringify({ id, document: read.document, revision }) : null }];
+      }),
+    );
+    return `[${[...this.sent.values()].flatMap(({ json }) => json ?? []).join(',')}]`;
+  }
+
   /** What there is, in the order it came. Rows that can't be read are left out; `UnreadableRows` lists them. */
   async all(): Promise<readonly Kept<Document>[]> {
-    const rows = await this.store
-      .selectFrom(this.table)
-      .where('removed_at', 'is', null)
-      .select(['id', 'document', 'revision'])
-      .orderBy('place')
-      .execute();
-    return readable(rows, this.schema);
+    return readable(await this.rows(), this.schema);
   }
 
   /** What was taken away, the latest first. */
@@ -101,6 +116,15 @@ export class KeptDocuments<Document> {
       await this.write(within, id, document, row.revision);
       return { before: read.document, kept: { id, document, revision: row.revision } };
     });
+  }
+
+  private rows() {
+    return this.store
+      .selectFrom(this.table)
+      .where('removed_at', 'is', null)
+      .select(['id', 'document', 'revision'])
+      .orderBy('place')
+      .execute();
   }
 
   private row(within: Store, id: string) {

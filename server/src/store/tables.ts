@@ -2,7 +2,29 @@ import type { Generated } from 'kysely';
 
 /** Rows as they lie in the file. Documents are JSON text; times are ISO 8601 in UTC. */
 export interface Tables {
-  design: { id: string; latest: number; kept_at: string; removed_at: string | null };
+  design: {
+    id: string;
+    latest: number;
+    kept_at: string;
+    removed_at: string | null;
+    name: Generated<string>;
+    cup: Generated<string>;
+    /** name and cup as they are searched */
+    found_by: Generated<string>;
+  };
+  /** of a design, what takes work: as it was for that revision, and for what the workshop was like at that stamp */
+  summary: {
+    design_id: string;
+    revision: number;
+    stamp: string;
+    line: string;
+    level: string;
+    /** css pixels at 1 a mm */
+    width: number;
+    height: number;
+    /** WebP */
+    picture: Uint8Array;
+  };
   revision: {
     row: Generated<number>;
     design_id: string;

@@ -19,5 +19,5 @@ export const workshopRoutes: FastifyPluginAsyncZod<Memory> = async (app, { works
     },
     ({ body }) => workshop.setSettings(body.document, body.parent),
   );
-  app.get('/unreadable', { schema: { response: { 200: z.array(unreadableSchema) } } }, () => unreadable.all());
+  app.get('/unreadable', { schema: { response: { 200: z.array(unreadableSchema) } } }, () => unreadable());
 };

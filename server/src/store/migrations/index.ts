@@ -3,6 +3,7 @@ import * as firstTables from './2026-11-25-first-tables';
 import * as ledger from './2026-11-25-ledger';
 import * as palettes from './2026-11-25-palettes';
 import * as revisions from './2026-11-26-revisions';
+import * as summaries from './2026-11-26-summaries';
 
 /** In the order of their dates; a landed one is never edited. */
 export const migrations: Record<string, Migration> = {
@@ -10,4 +11,5 @@ export const migrations: Record<string, Migration> = {
   '2026-11-25-ledger': ledger,
   '2026-11-25-palettes': palettes,
   '2026-11-26-revisions': revisions,
+  '2026-11-26-summaries': summaries,
 };

@@ -75,7 +75,7 @@ export class Autosave {
     return this.api.put(`designs/${encodeURIComponent(document.id)}`, { parent: this.parent, document }, keptDesignSchema).pipe(
       concatMap((kept) => {
         this.noteKept(kept);
-        this.list.note(kept);
+        this.list.changed();
         this.kept$.next(kept);
         if (this.waiting) {
           this.state.set('keeping');

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, Injector, input, signal } from '@angular/core';
 import { Title } from '@angular/platform-browser';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { ActivatedRoute, NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router';
@@ -39,6 +39,7 @@ export class Workspace {
   protected readonly session = inject(DesignSession);
   private readonly memory = inject(WorkshopMemory);
   private readonly router = inject(Router);
+  private readonly injector = inject(Injector);
   readonly id = input.required<string>();
   private readonly route = inject(ActivatedRoute);
   private readonly open = inject(OpenDesign);
@@ -145,6 +146,16 @@ export class Workspace {
     const read = designNameSchema.safeParse(name);
     this.nameWrong.set(read.success ? null : (faultsOf(read.error)[0]?.sentence ?? null));
     if (read.success) this.session.change((design) => (design.name === name ? design : { ...design, name }));
+  }
+
+  /** The dialog comes when it is first asked for. */
+  protected async openHistory(): Promise<void> {
+    const [{ MatDialog }, { HistoryDialog }] = await Promise.all([
+      import('@angular/material/dialog'),
+      import('./history/history-dialog'),
+    ]);
+    const { injector } = this;
+    injector.get(MatDialog).open(HistoryDialog, { width: '940px', maxWidth: '96vw', ariaLabel: 'What it was before', injector });
   }
 
   protected keepApart(): void {

@@ -1,11 +1,10 @@
 import { HttpClient } from '@angular/common/http';
 import { inject, Injectable, signal } from '@angular/core';
-import { cupSchema, shelfItemSchema } from '@aurantia/core';
+import { cupSchema, designPageSchema, shelfItemSchema } from '@aurantia/core';
 import { paletteSchema } from '@aurantia/core/palette';
 import { forkJoin, switchMap, type Observable } from 'rxjs';
 import * as z from 'zod';
 import { Api } from './api';
-import { keptDesignSchema } from './designs';
 import { Notices } from './notices';
 
 const backupSchema = z.object({ name: z.string(), at: z.string(), bytes: z.int() });
@@ -41,7 +40,7 @@ export class KeptSafe {
   load(): void {
     forkJoin({
       backups: this.api.get('backups', z.array(backupSchema)),
-      designs: this.api.get('designs/removed', z.array(keptDesignSchema)),
+      designs: this.api.get('designs/removed?limit=100', designPageSchema),
       shelf: this.api.get('shelf/gone', gone(shelfItemSchema)),
       cups: this.api.get('cups/gone', gone(cupSchema)),
       palettes: this.api.get('palettes/gone', gone(paletteSchema)),
@@ -55,7 +54,7 @@ export class KeptSafe {
           path: `${place}/${encodeURIComponent(id)}/restore`,
         });
         this.takenAway.set([
-          ...designs.map(({ document }) => away('design', 'designs', document.id, document.name)),
+          ...designs.designs.map(({ id, name }) => away('design', 'designs', id, name)),
           ...shelf.map(({ id, document }) => away('on the shelf', 'shelf', id, document.name)),
           ...cups.map(({ id, document }) => away('cup', 'cups', id, document.name)),
           ...palettes.map(({ id, document }) => away('palette', 'palettes', id, document.name)),

@@ -1,38 +1,43 @@
+import { ScrollingModule } from '@angular/cdk/scrolling';
 import { NgTemplateOutlet } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { MatMenuModule } from '@angular/material/menu';
 import { Router, RouterLink } from '@angular/router';
 import {
   amountText,
-  countFindings,
   countText,
   gramsPerMl,
-  planOf,
   readDesignFile,
   startingCup,
   startingDesign,
   type Design,
-  type Plan,
+  type DesignSummary,
 } from '@aurantia/core';
+import { debounceTime, Subject, switchMap, type Observable } from 'rxjs';
 import { v7 } from 'uuid';
-import { CupFigure } from '../../parts/cup-view/cup-figure';
 import { MaterialGlyph } from '../../parts/glyphs/material-glyph';
+import { LongList } from '../../parts/long-list/long-list';
 import { DesignList, type KeptDesign } from '../../services/designs';
 import { KeptSafe } from '../../services/kept-safe';
 import { Notices } from '../../services/notices';
 import { WorkshopMemory } from '../../services/workshop';
 
-interface Standing {
-  readonly kept: KeptDesign;
-  readonly plan: Plan;
-  readonly line: string;
-  readonly level: 'clean' | 'look' | 'stop' | 'open';
-}
+/** Cups that stand large, in front. */
+const IN_FRONT = 3;
+/** Css pixels a mm, in front and behind. */
+const SCALE = { front: 1.22, behind: 0.86 };
+/** px above and under a cup: air, board, name, line and cup. */
+const ROOM = 96;
+/** A cup behind is drawn smaller than at its scale only when it is taller than this, px. */
+const TALLEST = 230;
+/** ms a pause in typing is long before it is looked for. */
+const PAUSE = 150;
 
 /** Home: every design as its own cup on a shelf. */
 @Component({
   selector: 'au-designs-place',
-  imports: [CupFigure, MaterialGlyph, MatMenuModule, NgTemplateOutlet, RouterLink],
+  imports: [LongList, MaterialGlyph, MatMenuModule, NgTemplateOutlet, RouterLink, ScrollingModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './designs-place.html',
   styleUrl: './designs-place.scss',
@@ -42,19 +47,22 @@ export class DesignsPlace {
   private readonly notices = inject(Notices);
   private readonly router = inject(Router);
   private readonly memory = inject(WorkshopMemory);
+  private readonly safe = inject(KeptSafe);
 
-  protected readonly ready = computed(() => this.list.loaded() && this.memory.loaded());
+  protected readonly scale = SCALE;
   protected readonly faults = signal<readonly { path: string; sentence: string }[]>([]);
-  protected readonly standing = computed<readonly Standing[]>(() => {
-    if (!this.ready()) return [];
-    const workshop = this.memory.workshop();
-    return this.list.designs().map((kept) => {
-      const plan = planOf(kept.document, workshop);
-      return { kept, plan, ...lineOf(plan) };
-    });
+  protected readonly search = this.list.search;
+  private readonly typed$ = new Subject<string>();
+  protected readonly total = this.list.total;
+  protected readonly count = computed(() => countText(this.total() ?? 0, 'design'));
+  /** while something is looked for, all that is found stands in one row after the other */
+  protected readonly latest = computed(() => (this.search() === '' ? this.list.designs().slice(0, IN_FRONT) : []));
+  protected readonly others = computed(() => [{ title: null, items: this.list.designs().slice(this.latest().length) }]);
+  /** as tall as the tallest cup among them needs it */
+  protected readonly rowHeight = computed(() => {
+    const heights = this.others()[0].items.map((one) => (one?.picture?.height ?? 0) * SCALE.behind);
+    return Math.round(Math.min(TALLEST, Math.max(120, ...heights)) + ROOM);
   });
-  protected readonly latest = computed(() => this.standing().slice(0, 3));
-  protected readonly others = computed(() => this.standing().slice(3));
   protected readonly low = computed(() =>
     this.memory
       .shelf()
@@ -63,26 +71,47 @@ export class DesignsPlace {
       .slice(0, 5)
       .map(({ item, left }) => ({ item, left: amountText(left, this.memory.units(), gramsPerMl(item.flake)) })),
   );
-
-  private readonly safe = inject(KeptSafe);
   protected readonly unreadable = computed(() => this.safe.unreadable().length);
 
   constructor() {
-    this.list.load();
+    this.list.show(inject(DestroyRef));
     this.safe.lookForUnreadable();
+    this.typed$.pipe(debounceTime(PAUSE), takeUntilDestroyed()).subscribe((words) => this.list.look(words));
+    inject(DestroyRef).onDestroy(() => this.typed$.complete());
+  }
+
+  protected type(words: string): void {
+    this.typed$.next(words.trim());
+  }
+
+  protected need({ first, last }: { first: number; last: number }): void {
+    this.list.need(first + this.latest().length, last + this.latest().length);
+  }
+
+  /** How large a cup is drawn behind: at its scale, or smaller where it would stand out of its row. */
+  protected behind({ picture }: DesignSummary): number {
+    return picture ? Math.min(SCALE.behind, TALLEST / picture.height) : SCALE.behind;
   }
 
   protected begin(): void {
     const cup = this.memory.cups().at(0)?.cup ?? startingCup;
-    this.keep(startingDesign(v7(), nameNotIn(this.list.designs()), cup));
+    this.open(this.list.freeName('New design').pipe(switchMap((name) => this.list.create(startingDesign(v7(), name, cup)))));
   }
 
-  protected copy({ document }: KeptDesign): void {
-    this.keep({ ...document, id: v7() as Design['id'], name: `${document.name}, copy`.slice(0, 80) });
+  protected copy({ id }: DesignSummary): void {
+    this.open(
+      this.list
+        .whole(id)
+        .pipe(
+          switchMap(({ document }) =>
+            this.list.create({ ...document, id: v7() as Design['id'], name: `${document.name}, copy`.slice(0, 80) }),
+          ),
+        ),
+    );
   }
 
-  protected remove(kept: KeptDesign): void {
-    this.list.remove(kept);
+  protected remove(design: DesignSummary): void {
+    this.list.remove(design);
   }
 
   protected async bring(input: HTMLInputElement): Promise<void> {
@@ -104,27 +133,10 @@ export class DesignsPlace {
     });
   }
 
-  private keep(document: Design): void {
-    this.list.create(document).subscribe({
-      next: (kept) => void this.router.navigate(['/designs', kept.document.id, 'cup']),
+  private open(made: Observable<KeptDesign>): void {
+    made.subscribe({
+      next: ({ document }) => void this.router.navigate(['/designs', document.id, 'cup']),
       error: (error: unknown) => this.notices.failed(error),
     });
-  }
-}
-
-function lineOf(plan: Plan): Pick<Standing, 'line' | 'level'> {
-  if (plan.areas.areas.length === 0) return { line: 'only a cup so far', level: 'open' };
-  if (plan.coats.length === 0) return { line: `${countText(plan.areas.areas.length, 'area')}, no coats yet`, level: 'open' };
-  const coats = countText(plan.coats.length, 'coat');
-  const { stop, grave } = countFindings(plan.findings);
-  if (grave > 0) return { line: `${coats}, ${countText(grave, 'thing')} to look at`, level: stop > 0 ? 'stop' : 'look' };
-  return { line: `${coats}, all clear`, level: 'clean' };
-}
-
-function nameNotIn(designs: readonly KeptDesign[]): string {
-  const names = new Set(designs.map(({ document }) => document.name));
-  for (let number = 1; ; number += 1) {
-    const name = number === 1 ? 'New design' : `New design ${number}`;
-    if (!names.has(name)) return name;
   }
 }

@@ -2,4 +2,4 @@
 import { register } from 'tsx/esm/api';
 
 register();
-await import('./layout-worker.ts');
+await import('./aside-worker.ts');

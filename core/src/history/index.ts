@@ -1,0 +1,1 @@
+export { changesBetween } from './changes-between';

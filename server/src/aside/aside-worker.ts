@@ -1,0 +1,43 @@
+import { parentPort, workerData } from 'node:worker_threads';
+import { UnclearRegionError } from '@aurantia/core';
+import { snapshotOf } from '../backup/snapshot';
+import { ProblemError } from '../http/problem';
+import { UnreadableRows } from '../store/unreadable-rows';
+import { Reading } from './reading';
+import type { Answer, Wish, Work, WorkKind } from './work';
+
+const { file } = workerData as { file: string };
+let reading: Reading | null = null;
+
+/** Each kind of work by its name; what it leans on is read when it is first asked for. */
+const works: {
+  readonly [Kind in WorkKind]: (asked: Work[Kind]['asked'], from: Reading) => Promise<Work[Kind]['gives']>;
+} = {
+  card: async (asked, from) => (await import('../card/card-work')).cardPages(asked, from),
+  template: async (asked, from) => (await import('../template/template-work')).templateDrawn(asked, from),
+  summary: async (asked, from) => (await import('../designs/summary-work')).summaryOf(asked, from),
+  history: async (asked, from) => (await import('../designs/history-work')).historyOf(asked, from),
+  backup: async (_, { store }) => {
+    const { backupFile } = await import('../backup/backup-file');
+    return backupFile(await snapshotOf(store));
+  },
+  unreadable: (_, { store }) => new UnreadableRows(store).all(),
+};
+
+async function answer({ number, kind, asked }: Wish): Promise<Answer> {
+  try {
+    reading ??= new Reading(file);
+    return { number, gives: await works[kind](asked as never, reading) };
+  } catch (error) {
+    const reason = error instanceof Error ? (error.stack ?? error.message) : String(error);
+    return { number, reason, problem: problemOf(error) };
+  }
+}
+
+function problemOf(error: unknown): { status: number; title: string; detail: string } | null {
+  if (error instanceof UnclearRegionError) return { status: 422, title: 'Not clear', detail: error.message };
+  if (error instanceof ProblemError) return { status: error.status, title: error.title, detail: error.detail };
+  return null;
+}
+
+parentPort?.on('message', (wish: Wish) => void answer(wish).then((given) => parentPort?.postMessage(given)));

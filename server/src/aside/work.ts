@@ -1,0 +1,31 @@
+import type { CardAsked } from '../card/card-work';
+import type { History } from '@aurantia/core';
+import type { HistoryAsked } from '../designs/history-work';
+import type { Summary, SummaryAsked } from '../designs/summary-work';
+import type { Unreadable } from '../store/unreadable-rows';
+import type { TemplateAsked, TemplateDrawn } from '../template/template-work';
+
+/** What is done aside, in threads that nobody waits for who asks for something else: what each is given, and what it gives. */
+export interface Work {
+  readonly card: { readonly asked: CardAsked; readonly gives: Uint8Array };
+  readonly template: { readonly asked: TemplateAsked; readonly gives: TemplateDrawn };
+  readonly summary: { readonly asked: SummaryAsked; readonly gives: Summary };
+  readonly history: { readonly asked: HistoryAsked; readonly gives: History };
+  readonly backup: { readonly asked: null; readonly gives: Uint8Array };
+  readonly unreadable: { readonly asked: null; readonly gives: Unreadable[] };
+}
+export type WorkKind = keyof Work;
+
+/** A wish as a thread gets it, and its answer. */
+export interface Wish {
+  readonly number: number;
+  readonly kind: WorkKind;
+  readonly asked: unknown;
+}
+export type Answer =
+  | { readonly number: number; readonly gives: unknown }
+  | {
+      readonly number: number;
+      readonly problem: { readonly status: number; readonly title: string; readonly detail: string } | null;
+      readonly reason: string;
+    };
