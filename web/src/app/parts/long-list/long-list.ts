@@ -25,7 +25,7 @@ export interface LongSection<Item> {
 
 type Row<Item> =
   | { readonly key: string; readonly title: string; readonly count: number }
-  | { readonly key: string; readonly items: readonly Item[] };
+  | { readonly key: string; readonly items: readonly Item[]; readonly last: boolean };
 
 /**
  * A list of any length in rows of one height: only what is seen is there, so thousands scroll like a dozen. It lies in
@@ -53,6 +53,7 @@ type Row<Item> =
         } @else {
           <div
             class="row"
+            [class.last]="row.last"
             role="none"
             [style.height.px]="rowHeight()"
             [style.grid-template-columns]="'repeat(' + across() + ', minmax(0, 1fr))'"
@@ -76,6 +77,16 @@ type Row<Item> =
       display: grid;
       align-items: end;
       box-sizing: border-box;
+    }
+    .title {
+      padding-bottom: 6px;
+    }
+    h2 small {
+      font: 400 14px var(--text);
+      color: var(--soft);
+    }
+    .last {
+      border-bottom: 7px solid var(--wood);
     }
     .row {
       column-gap: var(--long-gap, 0);
@@ -111,6 +122,8 @@ export class LongList<Item> implements AfterViewInit {
       ...Array.from({ length: Math.ceil(items.length / across) }, (_, i) => ({
         key: `${section}/${i}`,
         items: items.slice(i * across, (i + 1) * across),
+        // On a shelf a board lies under each section that has a title.
+        last: title !== null && (i + 1) * across >= items.length,
       })),
     ]);
   });

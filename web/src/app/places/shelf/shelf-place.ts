@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal, input } from '@angular/core';
+import { ScrollingModule } from '@angular/cdk/scrolling';
 import { MatMenuModule } from '@angular/material/menu';
 import {
   colourOf,
@@ -20,6 +21,7 @@ import { RouterLink } from '@angular/router';
 import { v7 } from 'uuid';
 import { MaterialGlyph } from '../../parts/glyphs/material-glyph';
 import { Pick } from '../../parts/fields/pick';
+import { LongList } from '../../parts/long-list/long-list';
 import { saveText } from '../../services/save-file';
 import { WorkshopMemory } from '../../services/workshop';
 import { ItemStock } from './item-stock/item-stock';
@@ -50,7 +52,7 @@ const cuts: readonly { value: string; name: string; range: readonly [number, num
 /** What stands on the shelf, and what is known of each jar. */
 @Component({
   selector: 'au-shelf-place',
-  imports: [MatMenuModule, RouterLink, MaterialGlyph, ItemForm, ItemStock, Pick, TableImport],
+  imports: [LongList, MatMenuModule, RouterLink, ScrollingModule, MaterialGlyph, ItemForm, ItemStock, Pick, TableImport],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './shelf-place.html',
   styleUrl: './shelf-place.scss',
