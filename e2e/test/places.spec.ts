@@ -138,7 +138,7 @@ describe('the demo’s places', () => {
     expect(await value('Name of the design')).toBe('Peat Fire, copy');
     await type(browser, 'Name of the design', 'Bog Fire');
     await kept(browser);
-    const names = (await get<{ document: { name: string } }[]>('designs')).map(({ document }) => document.name);
+    const names = (await get<{ designs: { name: string }[] }>('designs')).designs.map((one) => one.name);
     expect(names).toEqual(expect.arrayContaining(['Peat Fire', 'Bog Fire']));
   });
 

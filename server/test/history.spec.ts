@@ -103,6 +103,15 @@ describe('the history of a design', () => {
       body: { latest: { revision: 3, document: { name: 'Three' } } },
     });
   });
+  test('what one window saved under another’s hands stays, whichever goes on', async () => {
+    await save(1, (one) => ({ ...one, name: 'Theirs' }));
+    expect((await save(1, (one) => ({ ...one, name: 'Mine' }))).status).toBe(409);
+    await save(2, (one) => ({ ...one, name: 'Mine' }));
+    await save(3, (one) => ({ ...one, name: 'Mine still' }));
+    expect((await history()).revisions.map(({ revision }) => revision)).toEqual([4, 2, 1]);
+    const { body } = await server.ask('GET', `/api/designs/${design.id}/revisions/2`);
+    expect(body).toMatchObject({ document: { name: 'Theirs' } });
+  });
   test('a save thins what lies behind it; pages of what stayed follow on each other', async () => {
     await aged(300, 299, 298, 240, 200, 199, 150, 3, 2, 1);
     await save(109, (one) => ({ ...one, name: 'Now' }));

@@ -1,74 +1,152 @@
 import { hexOf, linearRgbOf, mixSpectra, type Spectrum } from '../colour';
-import type { Look } from '../look';
-import { randomStream } from '../random';
-import { dropFlakes, type FieldSheet } from './drop-flakes';
-import type { FieldPart, FieldRegion, FieldRequest, FlakeField } from './field';
+import { dropFlakes } from './drop-flakes';
+import type { FieldPart, FieldRequest, FlakeField } from './field';
+import { flakeLayer, type FlakeLayer } from './flake-layer';
 import { fieldColours } from './lit-field';
+import { PartShape } from './part-shape';
 import { lightOf, MOST_STACKS, Stacks } from './stacks';
-import { TILT_BITS, TILTS } from './tilt';
+import { TILT_BITS } from './tilt';
+
+/** A picture that is got ready: each part with its stacks and its layers, before a single flake has fallen. */
+export interface FieldWork {
+  readonly request: FieldRequest;
+  readonly owner: FlakeField['owner'];
+  readonly parts: readonly FieldPartWork[];
+  /** how it will look, the bare wall first */
+  readonly looks: readonly FieldPart[];
+  readonly flakes: number;
+}
+
+interface FieldPartWork {
+  readonly pixels: Uint32Array;
+  readonly stacks: Stacks;
+  readonly layers: readonly FlakeLayer[];
+}
+
+/** Some rows of a picture, done: what lies on each pixel, and how often each stack is met in each part. */
+export interface DroppedStripe {
+  readonly from: number;
+  readonly to: number;
+  readonly tokens: Uint16Array<ArrayBuffer>;
+  readonly times: readonly Float64Array<ArrayBuffer>[];
+}
 
 /**
  * Drops every flake where it falls, at true scale, and counts what stays bare and what is seen. Flakes smaller
  * than a pixel are drawn as one, so the bare share stays `e^(−depth)`.
  */
 export function flakeField(request: FieldRequest): FlakeField {
-  const work = flakeFieldSteps(request);
-  for (;;) {
-    const { value, done } = work.next();
-    if (done) return value;
-  }
+  const work = fieldWork(request);
+  return fieldOf(work, [droppedStripe(work, 0, request.height)]);
 }
 
 /** The same in small steps, each with a way to see how far it is. */
 export function* flakeFieldSteps(request: FieldRequest): Generator<() => FlakeField, FlakeField> {
-  const { width, height, ground, regions } = request;
-  const sheet: FieldSheet & Pick<FlakeField, 'owner' | 'tokens'> = {
-    owner: ownersOf(request),
-    tokens: new Uint16Array(width * height),
-  };
-  const random = randomStream(request.seed);
-  const bare = new Stacks(ground);
-  const parts = regions.map((region) => ({ ...region, stacks: new Stacks(ground), flakes: 0 }));
-  const whole = regions.reduce((sum, { pixels, look }) => sum + pixels.length * depthOf(look), 0);
-  let behind = 0;
-  const soFar = (share: number): FlakeField => {
-    const looks = [bare, ...parts.map(({ stacks }) => stacks)].map(partOf);
-    return {
-      width,
-      height,
-      ...sheet,
-      parts: looks,
-      colours: request.light ? fieldColours(looks, request.light) : null,
-      bareShare: null,
-      flakes: parts.reduce((sum, { flakes }) => sum + flakes, 0),
-      seen: null,
-      done: share,
-    };
-  };
-  for (const [index, part] of parts.entries()) {
-    const { look, pixels, stacks } = part;
-    if (pixels.length === 0) continue;
-    for (const layer of look) {
-      if (layer.layer === 'film') stacks.layFilm(layer.film);
-      else if (layer.layer === 'ground') {
-        const stack = stacks.paint(layer.colour);
-        if (stack > 0) for (const at of pixels) sheet.tokens[at] = stack * TILTS;
-      } else if (layer.depth > 0 && layer.flakes.length > 0) {
-        const dropping = dropFlakes(request, pixels, index + 1, layer.flakes, layer.depth, stacks, sheet, random);
-        let step = dropping.next();
-        while (!step.done) {
-          yield () => soFar(behind / whole);
-          step = dropping.next();
-        }
-        part.flakes += step.value;
-        behind += pixels.length * layer.depth;
-      }
-    }
+  const work = fieldWork(request);
+  const { height } = request;
+  const steps = droppedStripeSteps(work, 0, height);
+  for (;;) {
+    const { value, done } = steps.next();
+    if (done) return fieldOf(work, [value]);
+    yield () => ({ ...pictureOf(work, value.tokens), done: value.share });
   }
-  return { ...soFar(1), ...counted(parts, sheet) };
 }
 
-const depthOf = (look: Look): number => look.reduce((sum, layer) => sum + (layer.layer === 'flakes' ? layer.depth : 0), 0);
+/** Gets a picture ready. The same for the same request, whoever does it. */
+export function fieldWork(request: FieldRequest): FieldWork {
+  const { ground, regions } = request;
+  const parts = regions.map(({ pixels, look }, index): FieldPartWork => {
+    // Paint hides all below it: only what lies on the last coat of it is seen.
+    const last = look.findLastIndex(({ layer }) => layer === 'ground');
+    const paint = look.at(last);
+    const stacks = new Stacks(last >= 0 && paint?.layer === 'ground' ? paint.colour : ground);
+    const shape = pixels.length === 0 ? null : new PartShape(request, index, pixels);
+    const layers = look.slice(last + 1).flatMap((layer, i) => {
+      if (layer.layer === 'film') stacks.layFilm(layer.film);
+      if (layer.layer !== 'flakes' || layer.depth <= 0 || layer.flakes.length === 0 || shape === null) return [];
+      return [flakeLayer(shape, i, layer, stacks)];
+    });
+    return { pixels, stacks, layers };
+  });
+  return {
+    request,
+    owner: ownersOf(request),
+    parts,
+    looks: [new Stacks(ground), ...parts.map(({ stacks }) => stacks)].map(partOf),
+    flakes: parts.reduce((sum, { layers }) => sum + layers.reduce((all, { inside }) => all + inside, 0), 0),
+  };
+}
+
+/** The rows of a picture from one up to another, with every flake that reaches into them. */
+export function droppedStripe(work: FieldWork, from: number, to: number): DroppedStripe {
+  const steps = droppedStripeSteps(work, from, to);
+  for (;;) {
+    const { value, done } = steps.next();
+    if (done) return value;
+  }
+}
+
+function* droppedStripeSteps(
+  work: FieldWork,
+  from: number,
+  to: number,
+): Generator<{ readonly tokens: Uint16Array<ArrayBuffer>; readonly share: number }, DroppedStripe> {
+  const { request, owner, parts } = work;
+  const { width } = request;
+  const tokens = new Uint16Array(width * (to - from));
+  const stripe = { from, to, owner, tokens };
+  const layers = parts.flatMap((part) => part.layers);
+  const whole = layers.reduce((sum, { total }) => sum + total, 0);
+  let behind = 0;
+  for (const layer of layers) {
+    const dropping = dropFlakes(request, layer, stripe);
+    while (!dropping.next().done) yield { tokens, share: behind / Math.max(1, whole) };
+    behind += layer.total;
+  }
+  const times = parts.map(({ pixels, layers: own }) => {
+    const met = new Float64Array(MOST_STACKS);
+    if (own.length === 0) return met;
+    const last = firstFrom(pixels, to * width);
+    for (let i = firstFrom(pixels, from * width); i < last; i += 1) met[tokens[pixels[i] - from * width] >> TILT_BITS] += 1;
+    return met;
+  });
+  return { from, to, tokens, times };
+}
+
+/** The first of some pixels, which rise, that isn't before another. */
+function firstFrom(pixels: Uint32Array, at: number): number {
+  let [low, high] = [0, pixels.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (pixels[middle] < at) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
+/** The picture that some stripes make together: all of its rows, in any order. */
+export function fieldOf(work: FieldWork, stripes: readonly DroppedStripe[]): FlakeField {
+  const { width, height } = work.request;
+  let tokens = stripes[0].tokens;
+  if (stripes.length > 1) {
+    tokens = new Uint16Array(width * height);
+    for (const stripe of stripes) tokens.set(stripe.tokens, stripe.from * width);
+  }
+  return { ...pictureOf(work, tokens), ...counted(work, stripes) };
+}
+
+const pictureOf = ({ request, owner, looks, flakes }: FieldWork, tokens: Uint16Array<ArrayBuffer>): FlakeField => ({
+  width: request.width,
+  height: request.height,
+  tokens,
+  owner,
+  parts: looks,
+  colours: request.light ? fieldColours(looks, request.light) : null,
+  bareShare: null,
+  flakes,
+  seen: null,
+  done: 1,
+});
 
 const partOf = ({ all, flakes }: Stacks): FieldPart => ({
   stacks: all.map(({ seen, glint }) => ({
@@ -80,20 +158,17 @@ const partOf = ({ all, flakes }: Stacks): FieldPart => ({
 });
 
 /** What lies bare and what is seen, counted pixel by pixel on the parts that have flakes. */
-function counted(
-  parts: readonly (FieldRegion & { stacks: Stacks; flakes: number })[],
-  { tokens }: FieldSheet,
-): Pick<FlakeField, 'bareShare' | 'seen'> {
+function counted(work: FieldWork, stripes: readonly DroppedStripe[]): Pick<FlakeField, 'bareShare' | 'seen'> {
   let [wanted, bare] = [0, 0];
   const light: Spectrum[] = [];
-  for (const { pixels, stacks, flakes } of parts) {
-    if (flakes === 0) continue;
+  work.parts.forEach(({ pixels, stacks, layers }, part) => {
+    if (layers.length === 0) return;
     const times = new Float64Array(MOST_STACKS);
-    for (const at of pixels) times[tokens[at] >> TILT_BITS] += 1;
+    for (const stripe of stripes) stripe.times[part].forEach((count, at) => (times[at] += count));
     wanted += pixels.length;
     stacks.all.forEach(({ glint }, at) => (bare += glint ? 0 : times[at]));
     light.push(lightOf(stacks.all, times));
-  }
+  });
   if (wanted === 0) return { bareShare: null, seen: null };
   const mean = mixSpectra(
     light,

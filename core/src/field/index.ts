@@ -1,5 +1,5 @@
 export type * from './field';
-export * from './flake-field';
+export { flakeField, flakeFieldSteps } from './flake-field';
 export * from './field-light';
 export * from './lit-field';
 export * from './cup-field';

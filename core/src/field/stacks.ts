@@ -12,6 +12,13 @@ export interface Stack {
 /** A pixel's stack and its flake's tilt share 16 bits. */
 export const MOST_STACKS = 1024;
 
+/** No stack's number. */
+const UNKNOWN = 0xffff;
+/** A share of a part that no picture shows a pixel of. */
+const RARE = 1e-5;
+/** Farther off than any two colours are. */
+const FAR = 1e6;
+
 /** Stacks whose L*a*b* fall into one cell so wide look alike. */
 const ALIKE = 0.3;
 
@@ -25,19 +32,13 @@ export class Stacks {
   readonly flakes: LookFlake[] = [];
   private readonly films: Film[] = [];
   private readonly byLook = new Map<string, number>();
+  /** L*a*b* of each stack, once it was asked for */
+  private labs: Lab[] = [];
+  /** about which share of the part each stack covers */
+  private likely: ReadonlyMap<number, number> = new Map([[0, 1]]);
 
   constructor(ground: string) {
     this.all = [{ seen: reflectanceOf(ground), glint: null }];
-  }
-
-  /** A coat of paint over everything; returns its stack. */
-  paint(colour: string): number {
-    const flaked = this.all.length > 1;
-    const stack = { seen: reflectanceOf(colour), glint: null };
-    // On a ground that nothing lies on yet the paint takes its place: every pixel has it already.
-    if (flaked) this.all.push(stack);
-    else this.all[0] = stack;
-    return this.all.length - 1;
   }
 
   /** A film over everything: it changes what the stacks look like, not which pixel has which. */
@@ -47,6 +48,7 @@ export class Stacks {
       this.all[at] = { seen: layOver(film, seen), glint: dimmed };
     });
     this.byLook.clear();
+    this.labs = [];
   }
 
   /** The number of a kind of face. */
@@ -60,24 +62,71 @@ export class Stacks {
     return this.flakes.push(flake) - 1;
   }
 
-  /** The stack that a flake makes of another. */
-  over(flake: number, below: number): number {
+  /**
+   * Lays flakes deep: which stack a flake of each kind makes of each stack there is, `kinds.length` entries a stack. Stacks
+   * are found the likeliest first, whoever drops flakes by the table later and in what order: so that a picture made by
+   * many hands is the same as one made by one.
+   * @param depth flakes deep on average
+   */
+  layFlakes(kinds: readonly LookFlake[], depth: number): Uint16Array<ArrayBuffer> {
+    const faces = kinds.map((kind) => this.kindOf(kind));
+    const total = kinds.reduce((sum, { share }) => sum + share, 0);
+    const table = new Uint16Array(MOST_STACKS * kinds.length).fill(UNKNOWN);
+    const over = (stack: number, k: number): number => {
+      const at = stack * kinds.length + k;
+      if (table[at] === UNKNOWN) table[at] = this.over(faces[k], stack, true);
+      return table[at];
+    };
+    // How likely each stack is after so many flakes, and after as many as fall: Poisson(depth) of them.
+    let after = new Map(this.likely);
+    const likely = new Map<number, number>();
+    let poisson = Math.exp(-depth);
+    for (let count = 0; count < 4 + depth + 8 * Math.sqrt(depth); count += 1) {
+      for (const [stack, share] of after) likely.set(stack, (likely.get(stack) ?? 0) + share * poisson);
+      poisson *= depth / (count + 1);
+      const next = new Map<number, number>();
+      for (const [stack, share] of [...after].sort((one, other) => other[1] - one[1]))
+        if (share > RARE)
+          kinds.forEach((kind, k) => {
+            const made = over(stack, k);
+            next.set(made, (next.get(made) ?? 0) + (share * kind.share) / total);
+          });
+      after = next;
+    }
+    this.likely = likely;
+    // What hardly ever comes to lie so goes with the most alike of those that do.
+    for (let stack = 0; stack < this.all.length; stack += 1)
+      faces.forEach((face, k) => {
+        const at = stack * kinds.length + k;
+        if (table[at] === UNKNOWN) table[at] = this.over(face, stack, false);
+      });
+    return table;
+  }
+
+  /** The stack that a flake makes of another; one that isn't there yet is made, or its nearest taken. */
+  private over(flake: number, below: number, mayMake: boolean): number {
     const film = this.films[flake];
     const seen = hides(this.flakes[flake]) ? film.R : layOver(film, this.all[below].seen);
     const lab = labOf(seen);
     const look = `${flake}/${lab.map((value) => Math.round(value / ALIKE)).join('/')}`;
     const known = this.byLook.get(look);
     if (known !== undefined) return known;
-    const found =
-      this.all.length < MOST_STACKS ? this.all.push({ seen, glint: { spectrum: film.R, flake } }) - 1 : this.nearest(lab);
+    const made = mayMake && this.all.length < MOST_STACKS;
+    const found = made ? this.all.push({ seen, glint: { spectrum: film.R, flake } }) - 1 : this.nearest(lab, flake);
+    if (made) this.labs[found] = lab;
     this.byLook.set(look, found);
     return found;
   }
 
-  /** Once there is no room for more, the most alike of those there are. */
-  private nearest(lab: Lab): number {
-    const off = this.all.map(({ seen }) => labOf(seen).reduce((sum, value, i) => sum + (value - lab[i]) ** 2, 0));
-    return off.reduce((best, value, at) => (value < off[best] ? at : best), 0);
+  /** Of the stacks with this flake on top, or of all where none has, the most alike. */
+  private nearest(lab: Lab, flake: number): number {
+    let [best, off] = [0, Infinity];
+    for (const [at, { seen, glint }] of this.all.entries()) {
+      const own = (this.labs[at] ??= labOf(seen));
+      const away = own.reduce((sum, value, i) => sum + (value - lab[i]) ** 2, 0) + (glint?.flake === flake ? 0 : FAR);
+      if (away < off) [best, off] = [at, away];
+    }
+    return best;
   }
 }
 

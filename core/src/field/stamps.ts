@@ -1,7 +1,23 @@
-/** A flake drawn once: for each row, how far it is from the centre's and the columns it covers, one triple after the other. */
-export interface Stamp {
+/**
+ * A kind of flake drawn at every turn and place between pixels, and at several widths where a taper has them: all in one
+ * list, so that a processor keeps it at hand.
+ */
+export interface Stamps {
+  /** for each row of a stamp how far it is from the centre's and the columns it covers, one triple after the other */
   readonly spans: Int16Array;
-  /** pixels it covers */
+  /** where each stamp begins in it, width by width, and where the last ends */
+  readonly starts: Int32Array;
+  /** pixels a stamp covers on average, by width */
+  readonly areas: readonly number[];
+  /** rows up and down that the largest reaches */
+  readonly reach: number;
+  /** a flake finer than the picture: one pixel stands for it */
+  readonly dots: boolean;
+}
+
+/** A flake drawn once: its spans, and the pixels it covers. */
+interface Stamp {
+  readonly spans: readonly number[];
   readonly area: number;
 }
 
@@ -14,24 +30,41 @@ export const STAMPS = TURNS * PLACES * PLACES;
 /**
  * A hexagon `cut` mm across flats as pixels, at every turn and place between pixels: a pixel belongs to it
  * when its centre does, so that on average as much is covered as the flake has face.
+ * @param columns pixels a mm round the wall, for each width it is drawn at
  */
-export function hexagonStamps(cut: number, columnsPerMm: number, rowsPerMm: number): readonly Stamp[] {
-  const stamps: Stamp[] = [];
-  for (let turn = 0; turn < TURNS; turn += 1)
-    for (let i = 0; i < PLACES; i += 1)
-      for (let j = 0; j < PLACES; j += 1)
-        stamps.push(
-          hexagon(cut, columnsPerMm, rowsPerMm, {
-            turn: ((turn + 0.5) / TURNS) * (Math.PI / 3),
-            right: (i + 0.5) / PLACES,
-            down: (j + 0.5) / PLACES,
-          }),
-        );
-  return stamps;
+export function hexagonStamps(cut: number, columns: readonly number[], rowsPerMm: number): Stamps {
+  const stamps = columns.flatMap((columnsPerMm) =>
+    Array.from({ length: STAMPS }, (_, i): Stamp => {
+      const [turn, place] = [Math.floor(i / (PLACES * PLACES)), i % (PLACES * PLACES)];
+      return hexagon(cut, columnsPerMm, rowsPerMm, {
+        turn: ((turn + 0.5) / TURNS) * (Math.PI / 3),
+        right: (Math.floor(place / PLACES) + 0.5) / PLACES,
+        down: ((place % PLACES) + 0.5) / PLACES,
+      });
+    }),
+  );
+  const starts = new Int32Array(stamps.length + 1);
+  stamps.forEach(({ spans }, i) => (starts[i + 1] = starts[i] + spans.length));
+  return {
+    spans: Int16Array.from(stamps.flatMap(({ spans }) => spans)),
+    starts,
+    areas: columns.map((_, width) => {
+      const own = stamps.slice(width * STAMPS, (width + 1) * STAMPS);
+      return own.reduce((sum, { area }) => sum + area, 0) / STAMPS;
+    }),
+    reach: stamps.reduce((most, { spans }) => Math.max(most, Math.abs(spans[0] ?? 0), Math.abs(spans.at(-3) ?? 0)), 0),
+    dots: false,
+  };
 }
 
-/** A flake finer than the picture: one pixel stands for it. */
-export const pixelStamps: readonly Stamp[] = Array.from({ length: STAMPS }, () => ({ spans: Int16Array.of(0, 0, 1), area: 1 }));
+/** Single pixels, at so many widths. */
+export const dotStamps = (widths: number): Stamps => ({
+  spans: Int16Array.from({ length: 3 * STAMPS * widths }, (_, i) => (i % 3 === 2 ? 1 : 0)),
+  starts: Int32Array.from({ length: STAMPS * widths + 1 }, (_, i) => 3 * i),
+  areas: Array.from({ length: widths }, () => 1),
+  reach: 0,
+  dots: true,
+});
 
 /** How a flake lies: turned so far, its middle so far right of and below a pixel's corner. */
 interface Lie {
@@ -63,5 +96,5 @@ function hexagon(cut: number, columnsPerMm: number, rowsPerMm: number, { turn, r
       }
     }
   }
-  return { spans: Int16Array.from(spans), area };
+  return { spans, area };
 }

@@ -14,6 +14,7 @@ export function restore(store: Store, snapshot: Snapshot): Promise<void> {
     for (const { name } of triggers) await sql`drop trigger ${sql.ref(name)}`.execute(within);
     for (const table of [
       'summary',
+      'held_revision',
       'ledger',
       'revision',
       'design',
@@ -37,11 +38,13 @@ async function write(within: Store, snapshot: Snapshot): Promise<void> {
       .insertInto('design')
       .values({ ...design, ...names })
       .execute();
-    for (const { number, parent, kept_at, ...body } of revisions)
+    for (const { number, parent, kept_at, held, ...body } of revisions) {
+      if (held) await within.insertInto('held_revision').values({ design_id: design.id, number }).execute();
       await within
         .insertInto('revision')
         .values({ design_id: design.id, number, parent, kept_at, document: textOf(body) })
         .execute();
+    }
   }
   for (const { id, kind, removed_at, revision, ...body } of snapshot.shelf)
     await within

@@ -17,7 +17,9 @@ export const snapshotSchema = z.strictObject({
       latest: count,
       kept_at: when,
       removed_at: when.nullable(),
-      revisions: z.array(z.strictObject({ number: count, parent: count.nullable(), kept_at: when, ...body })),
+      revisions: z.array(
+        z.strictObject({ number: count, parent: count.nullable(), kept_at: when, held: z.literal(true).optional(), ...body }),
+      ),
     }),
   ),
   shelf: z.array(row.extend({ kind: z.string().max(40) })),
@@ -61,6 +63,9 @@ export function snapshotOf(store: Store): Promise<Snapshot> {
       if (before) before.push(revision);
       else byDesign.set(revision.design_id, [revision]);
     }
+    const held = new Set(
+      (await within.selectFrom('held_revision').selectAll().execute()).map(({ design_id, number }) => `${number} ${design_id}`),
+    );
     const designs = await within.selectFrom('design').select(['id', 'latest', 'kept_at', 'removed_at']).orderBy('id').execute();
     const kept = async (table: 'cup' | 'palette') =>
       (await within.selectFrom(table).selectAll().orderBy('place').execute()).map(({ id, removed_at, revision, document }) => ({
@@ -76,6 +81,7 @@ export function snapshotOf(store: Store): Promise<Snapshot> {
           number,
           parent,
           kept_at,
+          ...(held.has(`${number} ${design.id}`) ? { held: true as const } : {}),
           ...bodyOf(document),
         })),
       })),

@@ -105,9 +105,10 @@ export class DesignsStore {
    * @throws ProblemError 409 with both versions when another revision came in between; 410 when the
    * design was removed meanwhile
    */
-  save(document: Design, parent: number): Promise<KeptDesign> {
+  async save(document: Design, parent: number): Promise<KeptDesign> {
     const keptAt = new Date().toISOString();
-    return together(this.store, async (within) => {
+    type Saved = { readonly kept: KeptDesign } | { readonly latest: KeptDesign };
+    const saved = await together(this.store, async (within): Promise<Saved> => {
       const design = await within
         .selectFrom('design')
         .where('id', '=', document.id)
@@ -121,19 +122,21 @@ export class DesignsStore {
           'This design was removed in another window, so nothing more is kept of it. Bring it back to go on.',
         );
       if (design.latest !== parent) {
-        const latest = await new DesignsStore(within).newest(document.id);
-        throw new ProblemError(
-          409,
-          'Changed elsewhere',
-          `This design was changed in another window since revision ${parent}. Nothing was overwritten; choose which to go on with.`,
-          { latest, yours: { document, parent } },
-        );
+        await hold(within, document.id, design.latest);
+        return { latest: await new DesignsStore(within).newest(document.id) };
       }
       const kept = { document, revision: parent + 1, keptAt };
       await addRevision(within, kept, parent);
       await thin(within, document.id, new Date(keptAt));
-      return kept;
+      return { kept };
     });
+    if ('kept' in saved) return saved.kept;
+    throw new ProblemError(
+      409,
+      'Changed elsewhere',
+      `This design was changed in another window since revision ${parent}. Nothing was overwritten; choose which to go on with.`,
+      { latest: saved.latest, yours: { document, parent } },
+    );
   }
 
   /**
@@ -187,6 +190,15 @@ async function addRevision(within: Store, { document, revision, keptAt }: KeptDe
     .execute();
 }
 
+/** What one window saved while another was changing the same: whichever goes on, this one can be seen again. */
+async function hold(within: Store, id: string, number: number): Promise<void> {
+  await within
+    .insertInto('held_revision')
+    .values({ design_id: id, number })
+    .onConflict((conflict) => conflict.doNothing())
+    .execute();
+}
+
 async function thin(within: Store, id: string, now: Date): Promise<void> {
   const rows = await within
     .selectFrom('revision')
@@ -194,6 +206,7 @@ async function thin(within: Store, id: string, now: Date): Promise<void> {
     .select(['number', 'kept_at as keptAt'])
     .orderBy('number')
     .execute();
-  const gone = thinned(rows, now);
+  const held = await within.selectFrom('held_revision').where('design_id', '=', id).select('number').execute();
+  const gone = thinned(rows, now).filter((one) => !held.some(({ number }) => number === one));
   if (gone.length > 0) await within.deleteFrom('revision').where('design_id', '=', id).where('number', 'in', gone).execute();
 }

@@ -12,6 +12,8 @@ export interface Tables {
     /** name and cup as they are searched */
     found_by: Generated<string>;
   };
+  /** versions that two windows disagreed about, which are never thinned */
+  held_revision: { design_id: string; number: number };
   /** of a design, what takes work: as it was for that revision, and for what the workshop was like at that stamp */
   summary: {
     design_id: string;

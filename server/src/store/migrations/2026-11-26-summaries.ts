@@ -20,6 +20,13 @@ export async function up(db: Kysely<unknown>): Promise<void> {
     .addColumn('height', 'real', (column) => column.notNull())
     .addColumn('picture', 'blob', (column) => column.notNull())
     .execute();
+  // Versions that two windows disagreed about: they stay, however soon another came.
+  await db.schema
+    .createTable('held_revision')
+    .addColumn('design_id', 'text', (column) => column.notNull().references('design.id'))
+    .addColumn('number', 'integer', (column) => column.notNull())
+    .addPrimaryKeyConstraint('held_revision_one', ['design_id', 'number'])
+    .execute();
   // What changes a design stays as it was written; but not every keystroke of a sitting stays for ever.
   await sql`drop trigger revision_stays`.execute(db);
   await sql`create trigger newest_revision_stays before delete on revision
