@@ -62,7 +62,7 @@ installed();
 browserInstalled();
 built();
 mkdirSync(join(ROOT, '.test'), { recursive: true });
-// What needs one processor goes in two lanes; the browser's tests have the machine to themselves.
+// What needs one processor goes in two lanes; the browser's tests, two files at a time, come after them.
 const lanes = [
   async () => {
     await step('formatting', 'npm', ['run', '-s', 'format']);

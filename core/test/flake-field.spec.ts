@@ -6,8 +6,10 @@ import {
   fieldPlanOf,
   cupLight,
   deltaE2000,
+  droppedStripe,
+  fieldOf,
+  fieldWork,
   flakeField,
-  flakeFieldSteps,
   flakeRain,
   flatLight,
   hexOf,
@@ -17,6 +19,7 @@ import {
   labOf,
   planOf,
   reflectanceOf,
+  stripesOf,
   swatchField,
   type FieldRequest,
   type FlakeField,
@@ -61,6 +64,22 @@ test('the same seed gives the same cup, another one another', () => {
   expect(pixels(7).equals(pixels(7))).toBe(true);
   expect(pixels(7).equals(pixels(8))).toBe(false);
 });
+
+test('a picture is the same however many make it', () => {
+  fc.assert(
+    fc.property(anyDesign, anyWorkshop, fc.integer({ min: 2, max: 7 }), (design, shelf, hands) => {
+      const request = cupField(fieldPlanOf(planOf(design, shelf)), design.cup, 2);
+      const whole = flakeField(request);
+      const cuts = stripesOf(request.height, hands);
+      // Each has only the request: nothing passes between them but what they made.
+      const stripes = cuts.slice(1).map((to, i) => droppedStripe(fieldWork(request), cuts[i], to));
+      const together = fieldOf(fieldWork(request), stripes.reverse());
+      expect(Buffer.from(together.tokens.buffer).equals(Buffer.from(whole.tokens.buffer))).toBe(true);
+      expect([together.bareShare, together.seen, together.flakes]).toEqual([whole.bareShare, whole.seen, whole.flakes]);
+    }),
+    { numRuns: 30 },
+  );
+}, 60000);
 
 test('a whole cup has its bare lip at the top and its areas where they belong', () => {
   const { design } = demoFile('orchard-frost');
@@ -183,20 +202,6 @@ describe('light', () => {
     expect(seen(Math.PI)[120]).toBe(false);
     expect(seen(Math.PI)[0]).toBe(true);
   });
-});
-
-test('flakes can be seen while they fall', () => {
-  const steps = flakeFieldSteps({
-    ...flat(flakes(0.4, 2)),
-    width: 480,
-    height: 480,
-    regions: [{ pixels: allPixels(480, 480), look: flakes(0.4, 2) }],
-  });
-  const first = steps.next();
-  if (first.done) throw new Error('over at once');
-  const early = first.value();
-  expect(early).toMatchObject({ bareShare: null, seen: null });
-  expect(early.done).toBeLessThan(1);
 });
 
 test('on a taper as much is left bare at the rim as at the foot', () => {

@@ -1,7 +1,7 @@
 import { hexOf, linearRgbOf, mixSpectra, type Spectrum } from '../colour';
 import { dropFlakes } from './drop-flakes';
 import type { FieldPart, FieldRequest, FlakeField } from './field';
-import { flakeLayer, type FlakeLayer } from './flake-layer';
+import { BAND, flakeLayer, type FlakeLayer } from './flake-layer';
 import { fieldColours } from './lit-field';
 import { PartShape } from './part-shape';
 import { lightOf, MOST_STACKS, Stacks } from './stacks';
@@ -40,18 +40,6 @@ export function flakeField(request: FieldRequest): FlakeField {
   return fieldOf(work, [droppedStripe(work, 0, request.height)]);
 }
 
-/** The same in small steps, each with a way to see how far it is. */
-export function* flakeFieldSteps(request: FieldRequest): Generator<() => FlakeField, FlakeField> {
-  const work = fieldWork(request);
-  const { height } = request;
-  const steps = droppedStripeSteps(work, 0, height);
-  for (;;) {
-    const { value, done } = steps.next();
-    if (done) return fieldOf(work, [value]);
-    yield () => ({ ...pictureOf(work, value.tokens), done: value.share });
-  }
-}
-
 /** Gets a picture ready. The same for the same request, whoever does it. */
 export function fieldWork(request: FieldRequest): FieldWork {
   const { ground, regions } = request;
@@ -77,6 +65,13 @@ export function fieldWork(request: FieldRequest): FieldWork {
   };
 }
 
+/** Where a picture is cut so that so many hands have about as much to do each: rows, from 0 to its height. */
+export function stripesOf(height: number, hands: number): readonly number[] {
+  const bands = Math.ceil(height / BAND);
+  const cuts = Array.from({ length: hands + 1 }, (_, i) => Math.min(height, Math.round((bands * i) / hands) * BAND));
+  return [...new Set(cuts)];
+}
+
 /** The rows of a picture from one up to another, with every flake that reaches into them. */
 export function droppedStripe(work: FieldWork, from: number, to: number): DroppedStripe {
   const steps = droppedStripeSteps(work, from, to);
@@ -86,7 +81,8 @@ export function droppedStripe(work: FieldWork, from: number, to: number): Droppe
   }
 }
 
-function* droppedStripeSteps(
+/** The same in small steps, each with what lies by then and the share of the work that is done. */
+export function* droppedStripeSteps(
   work: FieldWork,
   from: number,
   to: number,

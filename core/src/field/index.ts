@@ -1,5 +1,14 @@
 export type * from './field';
-export { flakeField, flakeFieldSteps } from './flake-field';
+export {
+  droppedStripe,
+  droppedStripeSteps,
+  fieldOf,
+  fieldWork,
+  flakeField,
+  stripesOf,
+  type DroppedStripe,
+  type FieldWork,
+} from './flake-field';
 export * from './field-light';
 export * from './lit-field';
 export * from './cup-field';

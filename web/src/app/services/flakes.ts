@@ -2,7 +2,7 @@ import { Injectable } from '@angular/core';
 import type { FlakeField } from '@aurantia/core';
 import { Observable, type Subscriber } from 'rxjs';
 import { STOP, type FlakeReply, type FlakeRequest } from '../workers/flake-request';
-import { newFlakeWorker, workerFailed } from '../workers/new-worker';
+import { newFlakeWorker, workerFailed, type FlakeCrew } from '../workers/new-worker';
 
 interface Job {
   readonly slot: string;
@@ -13,7 +13,7 @@ interface Job {
 /** Hands flake pictures to the worker, one at a time; a newer wish for the same slot replaces an older. */
 @Injectable({ providedIn: 'root' })
 export class Flakes {
-  private worker: Worker | null = null;
+  private worker: FlakeCrew | null = null;
   private queue: Job[] = [];
   private running: Job | null = null;
 

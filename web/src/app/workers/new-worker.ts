@@ -1,7 +1,40 @@
+import type { CrewMessage } from './flake-request';
+
 /* The workers, apart, so that the bundler sees their addresses as it wants them. */
 
-/** Drops flakes. */
-export const newFlakeWorker = (): Worker => new Worker(new URL('./flakes.worker', import.meta.url), { type: 'module' });
+/** More hands than this would wait for each other. */
+const MOST_HANDS = 8;
+
+const flakeWorker = (): Worker => new Worker(new URL('./flakes.worker', import.meta.url), { type: 'module' });
+
+/** Drops flakes: one worker that the page speaks to, and as many helpers as the machine has cores left. */
+export function newFlakeWorker(): FlakeCrew {
+  const foreman = flakeWorker();
+  const hands = Math.min(MOST_HANDS, navigator.hardwareConcurrency || 1);
+  const helpers = Array.from({ length: hands - 1 }, flakeWorker);
+  const channels = helpers.map(() => new MessageChannel());
+  helpers.forEach((helper, i) => helper.postMessage({ helps: channels[i].port1 } satisfies CrewMessage, [channels[i].port1]));
+  const ports = channels.map(({ port2 }) => port2);
+  foreman.postMessage({ helpers: ports } satisfies CrewMessage, ports);
+  return {
+    set onmessage(told: FlakeCrew['onmessage']) {
+      foreman.onmessage = told;
+    },
+    set onerror(failed: FlakeCrew['onerror']) {
+      for (const one of [foreman, ...helpers]) one.onerror = failed;
+    },
+    postMessage: (wish) => foreman.postMessage(wish),
+    terminate: () => [foreman, ...helpers].forEach((one) => one.terminate()),
+  };
+}
+
+/** Workers that make one picture together, spoken to as if they were one. */
+export interface FlakeCrew {
+  onmessage: ((event: MessageEvent) => void) | null;
+  onerror: ((event: ErrorEvent) => void) | null;
+  postMessage(wish: unknown): void;
+  terminate(): void;
+}
 
 /** Splits a cup into its areas. */
 export const newLayoutWorker = (): Worker => new Worker(new URL('./layout.worker', import.meta.url), { type: 'module' });
