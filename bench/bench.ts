@@ -1,8 +1,21 @@
 import { coreRows } from './core-bench';
+import { fieldRows } from './field-bench';
+import { loadRows } from './load-bench';
+import { growthRow, largeRows } from './memory-bench';
 import { printTable } from './measure';
 import { programRows } from './program-bench';
 import { fadeRows } from './fade-bench';
 import { ringRows } from './ring-bench';
 import { surfaceRows } from './surface-bench';
 
-printTable([...coreRows(), ...fadeRows(), ...ringRows(), ...(await surfaceRows()), ...(await programRows())]);
+printTable([
+  ...coreRows(),
+  ...(await fieldRows()),
+  ...fadeRows(),
+  ...ringRows(),
+  ...(await surfaceRows()),
+  ...loadRows(),
+  ...(await largeRows()),
+  await growthRow(),
+  ...(await programRows()),
+]);

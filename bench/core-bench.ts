@@ -1,22 +1,13 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import {
-  allPixels,
   createPlanner,
-  cupField,
-  fieldPlanOf,
-  cupLight,
   designFileSchema,
-  flakeFace,
-  flakeField,
   flakeRain,
-  flatLight,
-  litField,
   mixSpectra,
   reflectanceOf,
   type Design,
   type DesignFile,
-  type FieldRequest,
   type Part,
 } from '@aurantia/core';
 import { matchRow } from './match-bench';
@@ -87,60 +78,4 @@ function knob(): readonly Row[] {
   ];
 }
 
-/** The pixels of a picture filled once, over and over on the same memory. */
-function filling(count: number): number {
-  const pixels = new Uint32Array(count);
-  return medianOf(21, (round) => {
-    for (let at = 0; at < pixels.length; at += 1) pixels[at] = 0xff2a1b00 + round;
-  });
-}
-
-/** Every flake of a cup dropped, see-through ones and all, against filling the same pixels once. */
-function bake(): Row {
-  const { design, shelf, settings } = file('copper-eaves');
-  const request = cupField(fieldPlanOf(createPlanner()(design, { shelf, settings })), design.cup, 4);
-  const baked = medianOf(3, () => litField(flakeField(request), cupLight(request.width, 0)));
-  const { flakes } = flakeField(request);
-  return {
-    what: `a cup of ${(flakes / 1e6).toFixed(1)} million flakes, a third of it see-through, against filling its pixels once`,
-    figure: `${(baked / filling(request.width * request.height)).toFixed(0)} ×`,
-    aim: '–',
-  };
-}
-
-/** A million flakes of 0.4 mm on a wrap 4096 pixels wide, against one fill of the same pixels. */
-function field(): Row {
-  const [width, height, perMm] = [4096, 2048, 14];
-  const depth = (1e6 * flakeFace({ cut: 0.4 })) / ((width * height) / perMm ** 2);
-  const flake = { kind: 'solid', opacity: 1, finish: 'metallic', cut: 0.4, share: 0.5 } as const;
-  const look: FieldRequest['regions'][number]['look'] = [
-    { layer: 'ground', colour: '#595959' },
-    {
-      layer: 'flakes',
-      depth,
-      flakes: [
-        { ...flake, colour: '#da8930' },
-        { ...flake, colour: '#953f26' },
-      ],
-    },
-  ];
-  const request: FieldRequest = {
-    width,
-    height,
-    rowsPerMm: perMm,
-    columnsPerMm: () => perMm,
-    regions: [{ pixels: allPixels(width, height), look }],
-    ground: '#000000',
-    seed: 7,
-    wraps: true,
-  };
-  const dropped = medianOf(5, () => litField(flakeField(request), flatLight(0, 0)));
-  const { flakes, bareShare } = flakeField(request);
-  return {
-    what: `${(flakes / 1e6).toFixed(1)} million flakes of 0.4 mm on a wrap 4096 wide against one fill of the same pixels`,
-    figure: `${(dropped / filling(width * height)).toFixed(0)} ×; ${((bareShare ?? NaN) * 100).toFixed(2)} % bare, e^(−depth) is ${(Math.exp(-depth) * 100).toFixed(2)} %`,
-    aim: '≤ 25 ×',
-  };
-}
-
-export const coreRows = (): readonly Row[] => [rain(), ...knob(), matchRow(), field(), bake()];
+export const coreRows = (): readonly Row[] => [rain(), ...knob(), matchRow()];

@@ -23,6 +23,30 @@ export async function medianOfAsync(rounds: number, work: (round: number) => Pro
 
 const middle = (times: number[]): number => times.sort((a, b) => a - b)[Math.floor(times.length / 2)];
 
+/** A work and the plain one it is held against, by turns in one run: the median of five ratios, and how far they swing. */
+export async function ratioOf(work: () => unknown, plain: () => unknown, rounds = 5): Promise<{ ratio: number; text: string }> {
+  const timed = async (one: () => unknown) => {
+    const start = performance.now();
+    await one();
+    return performance.now() - start;
+  };
+  await work();
+  await plain();
+  const ratios: number[] = [];
+  for (let round = 0; round < rounds; round += 1) {
+    const took = await timed(work);
+    // The plain one is short: the middle of many, so that one late tick doesn't count.
+    const short: number[] = [];
+    for (let i = 0; i < 9; i += 1) short.push(await timed(plain));
+    ratios.push(took / middle(short));
+  }
+  ratios.sort((a, b) => a - b);
+  const [least, most] = [ratios[0], ratios[ratios.length - 1]];
+  const figure = (value: number) => value.toFixed(value < 10 ? 1 : 0);
+  const ratio = middle([...ratios]);
+  return { ratio, text: `${figure(ratio)} × (${figure(least)}–${figure(most)})` };
+}
+
 export interface Row {
   readonly what: string;
   readonly figure: string;

@@ -1,11 +1,9 @@
-import { closeSync, fsyncSync, openSync, readFileSync, writeSync } from 'node:fs';
+import { closeSync, fsyncSync, openSync, writeSync } from 'node:fs';
 import { join } from 'node:path';
-import { gzipSync } from 'node:zlib';
 import { openBrowser, painted, reads, type Browser } from '../e2e/src/browser';
 import { Program } from '../e2e/src/program';
+import { readyRows } from './load-bench';
 import { medianOfAsync, type Row } from './measure';
-
-const SCREENS = join(import.meta.dirname, '..', 'web', 'dist', 'browser');
 
 /** A save over the wire into SQLite, against the same bytes written and synced to a plain file. */
 async function save(program: Program): Promise<Row> {
@@ -30,36 +28,6 @@ async function save(program: Program): Promise<Row> {
     figure: `${(kept / plain).toFixed(1)} ×`,
     aim: '–',
   };
-}
-
-/** What the first page really loads, compressed as a web server would. */
-async function firstLoad(browser: Browser, program: Program): Promise<readonly Row[]> {
-  await browser.get(`${program.address}/designs`);
-  await painted(browser);
-  const loaded = await browser.executeScript<string[]>(
-    'return performance.getEntriesByType("resource").map((entry) => new URL(entry.name).pathname)',
-  );
-  const packed = (name: string) => gzipSync(readFileSync(join(SCREENS, name)), { level: 9 }).length;
-  const files = [...new Set(loaded)]
-    .filter((path) => /\.(js|css|woff2)$/.test(path))
-    .map((path) => ({ path, size: packed(path) }));
-  const kB = (wanted: RegExp) =>
-    `${(files.filter(({ path }) => wanted.test(path)).reduce((sum, { size }) => sum + size, 0) / 1000).toFixed(0)} kB`;
-  const isWorker = (path: string) => path.includes('/worker-');
-  const workers = files.filter(({ path }) => isWorker(path)).reduce((sum, { size }) => sum + size, 0);
-  const page = files.filter(({ path }) => /\.(js|css)$/.test(path) && !isWorker(path)).reduce((sum, { size }) => sum + size, 0);
-  return [
-    {
-      what: 'first load, scripts and styles, compressed, without three.js',
-      figure: `${(page / 1000).toFixed(0)} kB`,
-      aim: '≤ 250 kB',
-    },
-    {
-      what: 'beside it: the flake worker, and both fonts',
-      figure: `${(workers / 1000).toFixed(0)} kB, ${kB(/woff2$/)}`,
-      aim: '–',
-    },
-  ];
 }
 
 /** The longest task on the page's own thread while an amount is typed up and down. */
@@ -177,7 +145,7 @@ export async function programRows(): Promise<readonly Row[]> {
   try {
     return [
       await save(program),
-      ...(await firstLoad(browser, program)),
+      ...(await readyRows(browser, program)),
       await typing(browser, program),
       await withoutGraphics(program),
     ];

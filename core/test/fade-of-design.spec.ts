@@ -9,6 +9,7 @@ import {
   planOf,
   potLine,
   pouringOrder,
+  strewnAreas,
   type AreaId,
   type Design,
   type Fade,
@@ -51,11 +52,16 @@ describe('pots of a design', () => {
       if (kind === 'base' || kind === 'grip') continue;
       const design = fading(name, area, way);
       const { fades, areas } = planOf(design, demoFile(name));
-      const { slices, refused } = fades.find((one) => one.areaName === area) ?? fades[0];
+      const { slices, refused, area: id } = fades.find((one) => one.areaName === area) ?? fades[0];
       const whole = areas.areas.find((one) => one.name === area)?.area ?? NaN;
       expect(slices).toHaveLength(5);
       expect(slices.reduce((sum, slice) => sum + slice.area, 0)).toBeCloseTo(whole, 5);
-      if (refused === null) for (const slice of slices) expect(slice.strewn).toBeGreaterThanOrEqual(slice.area - 1e-6);
+      if (refused !== null) continue;
+      const fade = design.fades.find((one) => one.area === id);
+      const of = design.areas.find((one) => one.id === id);
+      const planned = areas.areas.find((one) => one.id === id);
+      const strewn = fade && of && planned ? strewnAreas(fade, of, planned, design.cup) : [];
+      for (const [i, slice] of slices.entries()) expect(strewn[i]).toBeGreaterThanOrEqual(slice.area - 1e-6);
     }
   });
   test('are measured from the foot, though the fade begins at the rim', () => {

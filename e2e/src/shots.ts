@@ -1,13 +1,13 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { openBrowser, painted, picture, press, reads, resize, type Browser } from './browser';
+import { kept, openBrowser, painted, picture, press, reads, resize, type, type Browser } from './browser';
 import { Program } from './program';
 
 const FOLDER = join(__dirname, '..', '..', 'docs', 'screenshots');
 
 /** Every main view, from the demo data, in the order the README shows them. */
-const shots: readonly { name: string; path: string; says: string; then?: (browser: Browser) => Promise<void> }[] = [
-  { name: 'designs', path: '/designs', says: 'Lately on the table' },
+const shots: readonly { name: string; path: string; says: string | RegExp; then?: (browser: Browser) => Promise<void> }[] = [
+  { name: 'designs', path: '/designs', says: /Thistle Weave\s+\d+ coats/ },
   { name: 'cup', path: '/designs/orchard-frost/cup', says: 'Which cup is it?' },
   { name: 'areas', path: '/designs/thistle-weave/areas', says: 'Left over on the wall' },
   {
@@ -21,12 +21,14 @@ const shots: readonly { name: string; path: string; says: string; then?: (browse
     },
   },
   {
-    name: 'decal',
-    path: '/designs/thistle-weave/areas',
-    says: 'Left over on the wall',
+    name: 'history',
+    path: '/designs/orchard-frost/colour',
+    says: 'By the eye',
     then: async (browser) => {
-      await press(browser, 'Decal');
-      await reads(browser, 'A flat decal on this wall');
+      await type(browser, 'First Frost, ml', '9');
+      await kept(browser);
+      await press(browser, 'History');
+      await reads(browser, 'All glitter', 'au-history-dialog');
     },
   },
   {

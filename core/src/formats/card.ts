@@ -2,7 +2,7 @@ import { areaWords } from '../areas';
 import { healthNotes } from '../check';
 import type { PlannedCoat } from '../coats';
 import type { Design, Settings } from '../design';
-import type { PlannedArea } from '../layout';
+import { strewnAreas, type PlannedArea } from '../layout';
 import type { Plan } from '../plan';
 import type { PlannedPot } from '../pots';
 import {
@@ -102,13 +102,16 @@ function fadeRows(
   design: Design,
   units: Units,
 ): readonly Card['areas'][number][] {
+  const fade = design.fades.find((one) => one.area === area.id);
+  const of = design.areas.find(({ id }) => id === area.id);
+  const strewn = fade && of ? strewnAreas(fade, of, area, design.cup) : [];
   return pots.map((pot, i) => {
     const pour = plan.coats.flatMap(({ pours }) => pours).find((one) => one.area === pot.id);
     return {
       name: pot.name,
       colour: plan.finished[pot.id],
       where: `${i === 0 ? `${whereText(area, design, units)}; ` : ''}strewn ${strewnSpan(pot, units)}`,
-      size: areaText(pot.strewn, units),
+      size: areaText(strewn[i] ?? pot.area, units),
       glitters: (pour?.parts ?? []).map((part) => ({
         name: part.name,
         cut: part.cuts,

@@ -1,6 +1,7 @@
 import type { Area, AreaId } from '../areas';
 import type { Fade } from '../design';
 import { potSlots, type PotSlot } from '../fade';
+import { rememberEachRecord } from '../remember';
 import { bandRegion, boxOf, onGrid, ontoOneTurn, partOf, wallMeasure, type Region } from '../regions';
 import { circumferenceAt, heightOf, type Cup } from '../vessel';
 import type { PlannedArea } from './planned-areas';
@@ -19,9 +20,8 @@ export interface FadeSlice {
   readonly name: string;
   readonly slot: PotSlot;
   readonly region: Region;
-  /** cm² of its stretch, and of all it is strewn on */
+  /** cm² of its stretch */
   readonly area: number;
-  readonly strewn: number;
   /** mm of its stretch along the way */
   readonly along: number;
   /** two where the fade goes both ways */
@@ -50,24 +50,47 @@ export const potId = (area: AreaId, pot: number): AreaId => `${area}/pot-${pot +
 /** The area of a fade split up among its pots; what later areas take of it is missing from them. */
 export function slicesOfFade(fade: FadePlaces, area: Area, planned: PlannedArea, cup: Cup): readonly FadeSlice[] {
   const course = courseOf(fade, area, planned, cup);
-  const measure = wallMeasure(cup.stations);
-  const half = fade.overlap / 2 / course.length;
+  const { way, turns } = fade;
   return potSlots(fade.stops, fade.pots).map((slot, i): FadeSlice => {
-    const region = partOf(planned.region, course.shape(slot.from, slot.to));
-    const strewn = { from: Math.max(0, slot.from - half), to: Math.min(1, slot.to + half) };
-    const wide = fade.overlap === 0 ? region : partOf(planned.region, course.shape(strewn.from, strewn.to));
+    const { from, to } = slot;
     return {
       id: potId(planned.id, i),
       name: `${planned.name}, pot ${i + 1}`,
       slot,
-      region,
-      area: measure.areaOf(region),
-      strewn: Math.max(NEXT_TO_NOTHING, measure.areaOf(wide)),
-      along: (slot.to - slot.from) * course.length,
-      stretches: stretchesOf(course, slot, strewn),
+      ...stretchOf(planned, { of: area, cup, way, turns, from, to }),
+      along: (to - from) * course.length,
+      stretches: stretchesOf(course, slot, strewnOver(slot, fade, course)),
     };
   });
 }
+
+/** cm² that each pot of a fade is strewn on, what lies over its neighbours with it: for who measures a stretch of wall. */
+export function strewnAreas(fade: FadePlaces, area: Area, planned: PlannedArea, cup: Cup): readonly number[] {
+  const course = courseOf(fade, area, planned, cup);
+  const { way, turns } = fade;
+  return potSlots(fade.stops, fade.pots).map((slot) => {
+    const { from, to } = strewnOver(slot, fade, course);
+    return Math.max(NEXT_TO_NOTHING, stretchOf(planned, { of: area, cup, way, turns, from, to }).area);
+  });
+}
+
+/** Shares of the way a pot is strewn on: half the overlap to either side of its own. */
+function strewnOver({ from, to }: PotSlot, { overlap }: FadePlaces, { length }: Course): { from: number; to: number } {
+  const half = overlap / 2 / length;
+  return { from: Math.max(0, from - half), to: Math.min(1, to + half) };
+}
+
+/** A stretch of an area along a fade's way. Clipping takes most of a fade's time: a stop that moves cuts only its own legs anew. */
+const stretchOf = rememberEachRecord(
+  (
+    planned: PlannedArea,
+    { of, cup, way, turns, from, to }: Pick<Fade, 'way' | 'turns'> & { of: Area; cup: Cup; from: number; to: number },
+  ): { readonly region: Region; readonly area: number } => {
+    const region = partOf(planned.region, courseOf({ way, turns }, of, planned, cup).shape(from, to));
+    return { region, area: wallMeasure(cup.stations).areaOf(region) };
+  },
+  64,
+);
 
 /** Both ends of each stretch, with and without what is strewn over the neighbours. */
 function stretchesOf(
@@ -83,7 +106,7 @@ function stretchesOf(
   });
 }
 
-function courseOf(fade: FadePlaces, area: Area, planned: PlannedArea, cup: Cup): Course {
+function courseOf(fade: Pick<Fade, 'way' | 'turns'>, area: Area, planned: PlannedArea, cup: Cup): Course {
   const [low, high] = [planned.from ?? 0, planned.to ?? heightOf(cup)];
   switch (fade.way) {
     case 'round':
@@ -150,7 +173,7 @@ function roundCourse(area: Area, planned: PlannedArea, low: number, high: number
 }
 
 /** Along the stripes of a spiral, or winding round an area of any other kind; mm along the stripe. */
-function spiralCourse(fade: FadePlaces, area: Area, low: number, high: number, cup: Cup): Course {
+function spiralCourse(fade: Pick<Fade, 'turns'>, area: Area, low: number, high: number, cup: Cup): Course {
   const own = area.kind === 'spiral' ? area : null;
   const pitch = own?.pitch ?? (high - low) / fade.turns;
   const stripes = own?.stripes ?? 1;

@@ -2,4 +2,4 @@ export * from './planned-areas';
 export * from './places';
 export { surfaceOf, type PlannedSurface } from './surface';
 export { handlePatch, layoutOf, layoutWeight } from './split-cup';
-export { slicesOfFade, type FadePlaces, type FadeSlice, type FadeStretch } from './fade-slices';
+export { slicesOfFade, strewnAreas, type FadePlaces, type FadeSlice, type FadeStretch } from './fade-slices';

@@ -77,7 +77,6 @@ const wholeSlice = (area: PlannedArea): FadeSlice => ({
   slot: { stop: 0, step: 0, of: 1, from: 0, to: 1 },
   region: area.region,
   area: area.area,
-  strewn: area.area,
   along: 0,
   stretches: [],
 });

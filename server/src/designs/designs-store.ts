@@ -40,7 +40,11 @@ function read(row: Row): KeptDesign {
 
 /** Designs and their revisions. None is ever changed; those of one sitting are thinned. */
 export class DesignsStore {
-  constructor(private readonly store: Store) {}
+  /** @param now the time, for what counts days */
+  constructor(
+    private readonly store: Store,
+    private readonly now = () => new Date(),
+  ) {}
 
   async newest(id: string): Promise<KeptDesign> {
     const row = await this.latestRow(id);
@@ -80,7 +84,7 @@ export class DesignsStore {
 
   /** @throws ProblemError 409 when a design of this id is already kept */
   create(document: Design): Promise<KeptDesign> {
-    const keptAt = new Date().toISOString();
+    const keptAt = this.now().toISOString();
     return together(this.store, async (within) => {
       const taken = await within.selectFrom('design').where('id', '=', document.id).select('removed_at').executeTakeFirst();
       if (taken)
@@ -106,7 +110,7 @@ export class DesignsStore {
    * design was removed meanwhile
    */
   async save(document: Design, parent: number): Promise<KeptDesign> {
-    const keptAt = new Date().toISOString();
+    const keptAt = this.now().toISOString();
     type Saved = { readonly kept: KeptDesign } | { readonly latest: KeptDesign };
     const saved = await together(this.store, async (within): Promise<Saved> => {
       const design = await within
