@@ -99,7 +99,7 @@ export function mutantIntoReaders(part: Part, random: () => number): void {
 export async function serverUnderTest(): Promise<{ app: FastifyInstance; backup: Uint8Array; stop(): Promise<void> }> {
   const file = join(mkdtempSync(join(tmpdir(), 'aurantia-campaign-')), 'workshop.sqlite');
   const store = await openStore(file);
-  const memory = memoryOf(store, file);
+  const memory = memoryOf(store, file, { pictures: false });
   await fillWithDemo(memory);
   const app = await createApp(memory, null, { logged: false });
   return {

@@ -28,12 +28,15 @@ export interface Memory {
   together<Result>(work: (memory: Memory) => Promise<Result>): Promise<Result>;
 }
 
-/** @param file the workshop's; its backups are kept beside it */
-export const memoryOf = (store: Store, file: string, aside = new Aside(file)): Memory => {
+/**
+ * @param file the workshop's; its backups are kept beside it
+ * @param pictures false leaves the pictures of designs as they are, for what needs none
+ */
+export const memoryOf = (store: Store, file: string, { aside = new Aside(file), pictures = true } = {}): Memory => {
   const [designs, shelf, workshop] = [new DesignsStore(store), new ShelfStore(store), new WorkshopStore(store)];
   return {
     designs,
-    summaries: new Summaries(store, aside),
+    summaries: new Summaries(store, aside, pictures),
     shelf,
     cups: new CupsStore(store),
     palettes: new PalettesStore(store),
@@ -41,6 +44,6 @@ export const memoryOf = (store: Store, file: string, aside = new Aside(file)): M
     unreadable: () => aside.do('unreadable', null),
     backups: new Backups(store, join(dirname(file), 'backups'), () => aside.do('backup', null)),
     aside,
-    together: (work) => together(store, (within) => work(memoryOf(within, file, aside))),
+    together: (work) => together(store, (within) => work(memoryOf(within, file, { aside, pictures }))),
   };
 };

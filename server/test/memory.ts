@@ -22,10 +22,10 @@ export interface Running {
   stop(): Promise<void>;
 }
 
-/** The whole server on a real file, spoken to over its own routes. */
-export async function running(file = newFile(), demo = false): Promise<Running> {
+/** The whole server on a real file, spoken to over its own routes; it paints only where a test looks at pictures. */
+export async function running(file = newFile(), demo = false, pictures = false): Promise<Running> {
   const store = await openStore(file);
-  const memory = memoryOf(store, file);
+  const memory = memoryOf(store, file, { pictures });
   if (demo) await fillWithDemo(memory);
   const app = await createApp(memory, null, { logged: false });
   return {

@@ -17,7 +17,7 @@ beforeEach(async () => {
   writeFileSync(join(screens, 'index.html'), '<au-root ngCspNonce="NONCE_OF_THIS_PAGE"></au-root>');
   writeFileSync(join(screens, 'main-ABC.js'), 'console.log(1)');
   store = await openStore(newFile());
-  app = await createApp(memoryOf(store, join(screens, 'workshop.sqlite')), screens, { logged: false });
+  app = await createApp(memoryOf(store, join(screens, 'workshop.sqlite'), { pictures: false }), screens, { logged: false });
 });
 afterEach(async () => {
   await app.close();

@@ -4,7 +4,7 @@ import { demoFile, newFile, running, type Running } from './memory';
 
 let server: Running;
 beforeEach(async () => {
-  server = await running(newFile(), true);
+  server = await running(newFile(), true, true);
 });
 afterEach(() => server.stop());
 

@@ -17,6 +17,8 @@ export class Summaries {
   constructor(
     private readonly store: Store,
     private readonly aside: Aside,
+    /** whether pictures are made at all; without them every line stays what it was */
+    private readonly pictures = true,
   ) {}
 
   /**
@@ -83,7 +85,7 @@ export class Summaries {
   }
 
   private makeSoon(id: string, wait: number): void {
-    if (this.closed) return;
+    if (this.closed || !this.pictures) return;
     const before = this.underWay.get(id);
     // One that is being made is looked at again by whoever asks next.
     if (before === null || (before && wait === 0)) return;
