@@ -62,7 +62,7 @@ installed();
 browserInstalled();
 built();
 mkdirSync(join(ROOT, '.test'), { recursive: true });
-// What needs one processor goes in two lanes; the browser's tests, two files at a time, come after them.
+// What needs one processor goes in two lanes; the browser's tests, which keep both busy, come after them.
 const lanes = [
   async () => {
     await step('formatting', 'npm', ['run', '-s', 'format']);

@@ -6,8 +6,11 @@ import type { Store } from '../store/open-store';
 import { stampOf } from '../workshop/stamp';
 import { searchWords } from './search-words';
 
-/** ms a design is left alone after a save before its picture is made anew: while it is typed on, nobody sees it. */
-const QUIET = 1500;
+/**
+ * ms a design is left alone after a save before its picture is made anew: while it is typed on, nobody sees it, and the
+ * processor is the maker's. Whoever asks for the list gets it made at once.
+ */
+const QUIET = 20_000;
 
 /** The designs as they stand among each other: found by name or cup, a page at a time, pictures got ready aside. */
 export class Summaries {
