@@ -3,6 +3,6 @@ module.exports = {
   transform: { '\\.(ts|js)$': '@swc/jest' },
   transformIgnorePatterns: ['/node_modules/(?!culori|uuid|clipper2-ts)'],
   testEnvironment: 'node',
-  testTimeout: 180000,
+  testTimeout: 300000,
   maxWorkers: 1,
 };

@@ -7,7 +7,7 @@ import { Driver as ChromeDriver, Options, ServiceBuilder } from 'selenium-webdri
 export type Browser = ChromeDriver;
 
 /** How long a condition may take to come true, ms. */
-const PATIENCE = 20000;
+const PATIENCE = 45000;
 
 /**
  * A fresh Chromium without a window.

@@ -111,7 +111,7 @@ test('a coat that is too thick is taken, and stopped; one that is no coat isn’
   await press(browser, 'Make it 0.40 mm');
   await browser.wait(
     async () => !(await browser.executeScript<string>('return document.body.innerText')).includes('runs to the foot'),
-    20000,
+    45000,
     'the stop never goes',
   );
 });
@@ -136,7 +136,7 @@ describe('files', () => {
     await press(browser, 'Close');
     await browser.wait(
       async () => (await browser.findElements({ css: '.faults' })).length === 0,
-      20000,
+      45000,
       'the faults never close',
     );
   });

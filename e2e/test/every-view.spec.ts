@@ -20,7 +20,7 @@ const violations = async (): Promise<readonly string[]> => {
       browser.executeScript(
         'return document.getAnimations().length === 0 && [...document.querySelectorAll("mat-dialog-container")].every((dialog) => dialog.classList.contains("mdc-dialog--open") && [...dialog.querySelectorAll(".mat-mdc-dialog-inner-container")].every((inner) => getComputedStyle(inner).opacity === "1"))',
       ),
-    20000,
+    45000,
     'the page never comes to rest',
   );
   // As a program of the driver's, not of the page's: the page's own policy would refuse it.
@@ -153,7 +153,7 @@ test('by keyboard alone: places, search, help, a new design, the cup turned', as
   await body().sendKeys('moss');
   await browser.wait(
     async () => !(await browser.executeScript<string>('return document.body.innerText')).includes('Brickfield'),
-    20000,
+    45000,
     'the search never narrows',
   );
   await reads(browser, 'Quarry Moss');
@@ -165,7 +165,7 @@ test('by keyboard alone: places, search, help, a new design, the cup turned', as
   await body().sendKeys(Key.ESCAPE);
   await browser.wait(
     async () => (await browser.findElements({ css: 'mat-dialog-container' })).length === 0,
-    20000,
+    45000,
     'help never closes',
   );
   await body().sendKeys('g', 'd');
@@ -203,7 +203,7 @@ test('units change everywhere at once and are kept', async () => {
   await press(browser, 'Done');
   await reads(browser, '83.4 in² to coat', '.rail');
   const edge = () => valueOf(browser, 'Upper edge');
-  await browser.wait(async () => (await edge()) === '2.44', 20000, 'the edge is never in inches');
+  await browser.wait(async () => (await edge()) === '2.44', 45000, 'the edge is never in inches');
   await type(browser, 'Upper edge', '3');
   await browser.navigate().refresh();
   await kept(browser);
@@ -256,7 +256,7 @@ test('the cup turns by the pointer, drawn by the graphics card', async () => {
     .move({ origin: canvas, x: 70, duration: 200 })
     .release()
     .perform();
-  await browser.wait(async () => (await canvas.takeScreenshot()) !== before, 20000, 'the cup never turns');
+  await browser.wait(async () => (await canvas.takeScreenshot()) !== before, 45000, 'the cup never turns');
 });
 
 test('without a graphics card the cup is painted all the same', async () => {
@@ -274,7 +274,7 @@ test('without a graphics card the cup is painted all the same', async () => {
     const before = await middle();
     expect(before.some((value) => value > 0)).toBe(true);
     await canvas.sendKeys(Key.ARROW_LEFT);
-    await plain.wait(async () => (await middle()).join() !== before.join(), 20000, 'the cup never turns');
+    await plain.wait(async () => (await middle()).join() !== before.join(), 45000, 'the cup never turns');
   } finally {
     await plain.quit();
   }

@@ -21,7 +21,7 @@ const pictures = (many: number) =>
         'const all = [...document.querySelectorAll(".cups img")]; return all.length === arguments[0] && all.every((one) => one.complete && one.naturalWidth > 0)',
         many,
       ),
-    20000,
+    45000,
     `there aren’t ${many} pictures`,
   );
 
@@ -73,7 +73,7 @@ test('two hundred designs: only those in sight are there, and the last is reache
       browser.executeScript<boolean>(
         'document.querySelector(".place").scrollTop = 1e9; return document.querySelector(".cups").innerText.includes("Thistle Weave")',
       ),
-    20000,
+    45000,
     'the oldest design never came',
   );
 });

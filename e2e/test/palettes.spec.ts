@@ -69,7 +69,7 @@ test('a palette goes out as a card that prints at true size, and as a sheet to g
     await browser.executeScript('window.saved = null');
     await press(browser, 'Export');
     await menuItem(browser, item);
-    const url = await browser.wait(() => browser.executeScript<string | null>('return window.saved'), 20000, 'nothing is saved');
+    const url = await browser.wait(() => browser.executeScript<string | null>('return window.saved'), 45000, 'nothing is saved');
     return Buffer.from(String(url).split(',')[1], 'base64');
   };
   const png = await saved('As a swatch card');

@@ -151,6 +151,6 @@ describe('the demo’s places', () => {
     await press(browser, 'Done');
     const more = await named(browser, 'button', 'More Quarry Moss');
     await more.click();
-    await browser.wait(async () => (await value('Quarry Moss, ml')) === '5.0', 20000, 'the step isn’t the spoon');
+    await browser.wait(async () => (await value('Quarry Moss, ml')) === '5.0', 45000, 'the step isn’t the spoon');
   });
 });

@@ -55,7 +55,7 @@ test('from a cup to a card that someone else can work from', async () => {
   await pick('Quarry Moss');
   const moss = await named(browser, 'input', 'Quarry Moss, ml');
   await moss.sendKeys(Key.ARROW_UP, Key.ARROW_UP);
-  await browser.wait(async () => (await moss.getAttribute('value')) === '3.0', 20000, 'the stepper never reaches 3.0');
+  await browser.wait(async () => (await moss.getAttribute('value')) === '3.0', 45000, 'the stepper never reaches 3.0');
   await browser.executeScript('[...document.querySelectorAll(".chip")].find((chip) => chip.innerText.includes("Gable")).click()');
   await press(browser, 'Add a glitter');
   await pick('Penny Rain');
@@ -72,7 +72,7 @@ test('from a cup to a card that someone else can work from', async () => {
   await reads(browser, 'Tinted resin: Tarn');
   const ink = () => see(browser, 'li.open .title');
   for (let step = 0; step < 3; step += 1) await (await ink()).sendKeys(Key.chord(Key.ALT, Key.ARROW_UP));
-  await browser.wait(async () => /^8/.test(await (await ink()).getText()), 20000, 'the ink coat never gets to place 8');
+  await browser.wait(async () => /^8/.test(await (await ink()).getText()), 45000, 'the ink coat never gets to place 8');
   await kept(browser);
 
   await stage('Amounts');
@@ -117,10 +117,10 @@ test('coats are dragged by the pointer too', async () => {
     .move({ origin: to, y: 6, duration: 300 })
     .release()
     .perform();
-  await browser.wait(async () => (await titles())[2] === first, 20000, 'the first coat never lands third');
+  await browser.wait(async () => (await titles())[2] === first, 45000, 'the first coat never lands third');
   expect((await titles()).slice(0, 3)).toEqual([second, third, first]);
   await press(browser, 'Undo');
-  await browser.wait(async () => (await titles())[0] === first, 20000, 'undo never puts it back');
+  await browser.wait(async () => (await titles())[0] === first, 45000, 'undo never puts it back');
 });
 
 test('undo and redo go through what was done, by button and by key', async () => {
@@ -130,11 +130,11 @@ test('undo and redo go through what was done, by button and by key', async () =>
   await kept(browser);
   const value = () => valueOf(browser, 'Upper edge');
   await press(browser, 'Undo');
-  await browser.wait(async () => (await value()) === '62', 20000, 'undo never shows 62');
+  await browser.wait(async () => (await value()) === '62', 45000, 'undo never shows 62');
   await (await see(browser, 'au-cup-view canvas')).sendKeys(Key.chord(Key.CONTROL, Key.SHIFT, 'z'));
-  await browser.wait(async () => (await value()) === '70', 20000, 'redo never shows 70');
+  await browser.wait(async () => (await value()) === '70', 45000, 'redo never shows 70');
   await (await see(browser, 'au-cup-view canvas')).sendKeys(Key.chord(Key.CONTROL, 'z'));
-  await browser.wait(async () => (await value()) === '62', 20000, 'undo by key never shows 62');
+  await browser.wait(async () => (await value()) === '62', 45000, 'undo by key never shows 62');
   await kept(browser);
 });
 
@@ -148,6 +148,6 @@ test('a finding offers its fix, and the fix settles it', async () => {
   await press(browser, 'Remove this coat');
   await reads(browser, /Resin goes over unsealed glitter/);
   await press(browser, 'Add a clear seal, 25 min');
-  await browser.wait(async () => !/unsealed/.test(await shown('au-coats-stage')), 20000, 'the finding never goes');
+  await browser.wait(async () => !/unsealed/.test(await shown('au-coats-stage')), 45000, 'the finding never goes');
   await reads(browser, 'Clear seal', 'au-coats-stage');
 });

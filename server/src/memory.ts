@@ -19,8 +19,8 @@ export interface Memory {
   readonly cups: CupsStore;
   readonly palettes: PalettesStore;
   readonly workshop: WorkshopStore;
-  /** what is kept but can't be read */
-  unreadable(): Promise<Unreadable[]>;
+  /** what is kept but can't be read, as it was lately found: every document is tried for it */
+  unreadable(anew: boolean): Promise<Unreadable[]>;
   readonly backups: Backups;
   /** what takes longer than anybody should wait for something else */
   readonly aside: Aside;
@@ -41,9 +41,25 @@ export const memoryOf = (store: Store, file: string, { aside = new Aside(file), 
     cups: new CupsStore(store),
     palettes: new PalettesStore(store),
     workshop,
-    unreadable: () => aside.do('unreadable', null),
+    unreadable: lately(() => aside.do('unreadable', null)),
     backups: new Backups(store, join(dirname(file), 'backups'), () => aside.do('backup', null)),
     aside,
     together: (work) => together(store, (within) => work(memoryOf(within, file, { aside, pictures }))),
   };
 };
+
+/** ms for which what was found is taken to stand: this program writes nothing that it can't read. */
+const LATELY = 10 * 60_000;
+
+/** The last answer again while it is young; asked for anew when that is wished. */
+function lately<Found>(find: () => Promise<Found>): (anew: boolean) => Promise<Found> {
+  let last: { readonly at: number; readonly found: Promise<Found> } | null = null;
+  return (anew) => {
+    if (!last || anew || Date.now() - last.at > LATELY) {
+      const found = find();
+      last = { at: Date.now(), found };
+      found.catch(() => (last = null));
+    }
+    return last.found;
+  };
+}

@@ -12,6 +12,8 @@ import { failed } from './failed';
 
 const SCREENS = fileURLToPath(new URL('../../../web/dist/browser', import.meta.url));
 const HOUR = 3_600_000;
+/** ms after the start at which what can wait is done: a maker who has just started it wants to see the cups. */
+const SETTLED = 12_000;
 
 /** `serve [--demo]`: opens the memory, listens on this computer only, prints one address, stops cleanly. */
 async function main(): Promise<void> {
@@ -27,13 +29,14 @@ async function main(): Promise<void> {
   process.stdout.write(`Aurantia is ready: ${address}\n`);
   let stopping = false;
   const backUp = () => (stopping ? Promise.resolve() : backUpToday(memory, () => stopping));
-  void nameUnreadable(memory).then(backUp);
+  const settled = setTimeout(() => void nameUnreadable(memory).then(backUp), SETTLED);
   const daily = setInterval(() => void backUp(), HOUR);
   for (const signal of ['SIGINT', 'SIGTERM'] as const) {
     process.on(signal, () => {
       if (stopping) return;
       stopping = true;
       clearInterval(daily);
+      clearTimeout(settled);
       void app
         .close()
         .then(() => closeStore(store))
@@ -45,7 +48,7 @@ async function main(): Promise<void> {
 /** Looked for once everything else goes: a maker who sees the program's own window learns of it there too. */
 async function nameUnreadable({ unreadable }: Memory): Promise<void> {
   try {
-    for (const { kind, id, reason } of await unreadable())
+    for (const { kind, id, reason } of await unreadable(false))
       process.stderr.write(
         `The ${kind} “${id}” can’t be read (${reason}). All else works; save its text under Workshop, “Kept safe”.\n`,
       );

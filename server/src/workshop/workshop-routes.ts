@@ -19,5 +19,14 @@ export const workshopRoutes: FastifyPluginAsyncZod<Memory> = async (app, { works
     },
     ({ body }) => workshop.setSettings(body.document, body.parent),
   );
-  app.get('/unreadable', { schema: { response: { 200: z.array(unreadableSchema) } } }, () => unreadable());
+  app.get(
+    '/unreadable',
+    {
+      schema: {
+        querystring: z.object({ anew: z.enum(['true', 'false']).default('false') }),
+        response: { 200: z.array(unreadableSchema) },
+      },
+    },
+    ({ query }) => unreadable(query.anew === 'true'),
+  );
 };

@@ -62,11 +62,12 @@ export class KeptSafe {
       },
       error: (error: unknown) => this.notices.failed(error, () => this.load()),
     });
-    this.lookForUnreadable();
+    this.lookForUnreadable(true);
   }
 
-  lookForUnreadable(): void {
-    this.api.get('workshop/unreadable', z.array(unreadableSchema)).subscribe({
+  /** @param anew every document is tried again, not only what was found lately */
+  lookForUnreadable(anew = false): void {
+    this.api.get(`workshop/unreadable?anew=${anew}`, z.array(unreadableSchema)).subscribe({
       next: (rows) => this.unreadable.set(rows),
       error: (error: unknown) => this.notices.failed(error),
     });

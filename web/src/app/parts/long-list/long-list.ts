@@ -36,34 +36,26 @@ type Row<Item> =
   imports: [NgTemplateOutlet, ScrollingModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <cdk-virtual-scroll-viewport
-      [itemSize]="rowHeight()"
-      [minBufferPx]="400"
-      [maxBufferPx]="900"
-      role="list"
-      [attr.aria-label]="label()"
-    >
+    <cdk-virtual-scroll-viewport [itemSize]="rowHeight()" [minBufferPx]="400" [maxBufferPx]="900">
       <ng-container *cdkVirtualFor="let row of rows(); trackBy: keyOf">
         @if ('title' in row) {
-          <div class="title" role="none" [style.height.px]="rowHeight()">
+          <div class="title" [style.height.px]="rowHeight()">
             <h2>
               {{ row.title }} <small>{{ row.count }}</small>
             </h2>
           </div>
         } @else {
-          <div
+          <ul
             class="row"
             [class.last]="row.last"
-            role="none"
+            [attr.aria-label]="label()"
             [style.height.px]="rowHeight()"
             [style.grid-template-columns]="'repeat(' + across() + ', minmax(0, 1fr))'"
           >
             @for (item of row.items; track $index) {
-              <div role="listitem">
-                <ng-container [ngTemplateOutlet]="template()" [ngTemplateOutletContext]="{ $implicit: item }" />
-              </div>
+              <li><ng-container [ngTemplateOutlet]="template()" [ngTemplateOutletContext]="{ $implicit: item }" /></li>
             }
-          </div>
+          </ul>
         }
       </ng-container>
     </cdk-virtual-scroll-viewport>
@@ -77,6 +69,11 @@ type Row<Item> =
       display: grid;
       align-items: end;
       box-sizing: border-box;
+    }
+    ul {
+      list-style: none;
+      margin: 0;
+      padding: 0;
     }
     .title {
       padding-bottom: 6px;
