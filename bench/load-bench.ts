@@ -19,36 +19,35 @@ function needs(name: string, known = new Set<string>()): ReadonlySet<string> {
 
 const kB = (names: Iterable<string>): number => [...names].reduce((sum, name) => sum + packed(name), 0) / 1000;
 
-/** The script that a route fetches, by its path; as the built program names them. */
-function scriptsOfRoutes(): ReadonlyMap<string, string> {
-  const main = readdirSync(SCREENS).filter((name) => name.endsWith('.js') && text(name).includes('path:"shelf/palettes"'));
-  return new Map(
-    main.flatMap((name) =>
-      [...text(name).matchAll(/"([a-z:/]+)",?[^"]*?import\("\.\/([\w-]+\.js)"\)/g)].map(
-        ([, path, script]) => [path, script] as const,
-      ),
-    ),
+/** The script that a route fetches, by the name of what it shows; as the built program names them. */
+const scripts = (): ReadonlyMap<string, string> =>
+  new Map(
+    readdirSync(SCREENS)
+      .filter((name) => name.startsWith('main-'))
+      .flatMap((name) => [...text(name).matchAll(/import\("\.\/([\w-]+\.js)"\)\.then\(\w+=>\w+\.(\w+)\)/g)])
+      .map(([, script, shows]) => [shows, script] as const),
   );
-}
+
+const PLACES = { designs: 'DesignsPlace', shelf: 'ShelfPlace', 'shelf/palettes': 'PalettesPlace', cups: 'CupsPlace' } as const;
+const STAGES = ['cup', 'areas', 'colour', 'coats', 'amounts', 'card'] as const;
 
 /** What each place and each stage of a design loads at first, compressed as a web server would; fonts and pictures apart. */
 export function loadRows(): readonly Row[] {
   const page = text('index.html');
   const styles = kB([...page.matchAll(/href="([\w-]+\.css)"/g)].map(([, name]) => name).slice(0, 1));
   const base = new Set([...page.matchAll(/src="([\w-]+\.js)"/g)].flatMap(([, name]) => [...needs(name)]));
-  const routes = scriptsOfRoutes();
-  const load = (...paths: readonly string[]) =>
-    new Set([...base, ...paths.flatMap((path) => [...needs(routes.get(path) ?? '')])]);
-  const workspace = kB(load('designs/:id'));
+  const routes = scripts();
+  const load = (...shown: readonly string[]) => new Set([...base, ...shown.flatMap((one) => [...needs(routes.get(one) ?? one)])]);
+  const workspace = kB(load('Workspace'));
   return [
-    ...['designs', 'shelf', 'shelf/palettes', 'cups'].map((path) => ({
+    ...Object.entries(PLACES).map(([path, shows]) => ({
       what: `first load of ${path}: scripts and styles, compressed`,
-      figure: `${(kB(load(path)) + styles).toFixed(0)} kB`,
+      figure: `${(kB(load(shows)) + styles).toFixed(0)} kB`,
       aim: path === 'designs' ? '≤ 230 kB' : '–',
     })),
-    ...['cup', 'areas', 'colour', 'coats', 'amounts', 'card'].map((stage) => ({
+    ...STAGES.map((stage) => ({
       what: `a design opened at ${stage}: what its workspace loads, and the stage beside it`,
-      figure: `${(workspace + styles).toFixed(0)} kB + ${(kB(load('designs/:id', stage)) - workspace).toFixed(0)} kB`,
+      figure: `${(workspace + styles).toFixed(0)} kB + ${(kB(load('Workspace', `${stage[0].toUpperCase()}${stage.slice(1)}Stage`)) - workspace).toFixed(0)} kB`,
       aim: '≤ 90 kB more',
     })),
   ];
