@@ -58,7 +58,7 @@ export interface FlakeField {
   readonly flakes: number;
   /** hex of the mean light of the parts that flakes were dropped on; null as for the bare share */
   readonly seen: string | null;
-  /** 0..1 of the flakes that are dropped */
+  /** 1 once it is as fine as it was wished, 0 of one that comes coarse before it */
   readonly done: number;
 }
 

@@ -2,6 +2,7 @@ import { hexOf, linearRgbOf, mixSpectra, type Spectrum } from '../colour';
 import { dropFlakes } from './drop-flakes';
 import type { FieldPart, FieldRequest, FlakeField } from './field';
 import { BAND, flakeLayer, type FlakeLayer } from './flake-layer';
+import { firstFrom } from './first-from';
 import { fieldColours } from './lit-field';
 import { PartShape } from './part-shape';
 import { lightOf, MOST_STACKS, Stacks } from './stacks';
@@ -81,43 +82,21 @@ export function droppedStripe(work: FieldWork, from: number, to: number): Droppe
   }
 }
 
-/** The same in small steps, each with what lies by then and the share of the work that is done. */
-export function* droppedStripeSteps(
-  work: FieldWork,
-  from: number,
-  to: number,
-): Generator<{ readonly tokens: Uint16Array<ArrayBuffer>; readonly share: number }, DroppedStripe> {
+/** The same in small steps, between which something else may be looked at. */
+export function* droppedStripeSteps(work: FieldWork, from: number, to: number): Generator<undefined, DroppedStripe> {
   const { request, owner, parts } = work;
   const { width } = request;
   const tokens = new Uint16Array(width * (to - from));
   const stripe = { from, to, owner, tokens };
-  const layers = parts.flatMap((part) => part.layers);
-  const whole = layers.reduce((sum, { total }) => sum + total, 0);
-  let behind = 0;
-  for (const layer of layers) {
-    const dropping = dropFlakes(request, layer, stripe);
-    while (!dropping.next().done) yield { tokens, share: behind / Math.max(1, whole) };
-    behind += layer.total;
-  }
+  for (const part of parts) for (const layer of part.layers) yield* dropFlakes(request, layer, stripe);
   const times = parts.map(({ pixels, layers: own }) => {
     const met = new Float64Array(MOST_STACKS);
     if (own.length === 0) return met;
-    const last = firstFrom(pixels, to * width);
-    for (let i = firstFrom(pixels, from * width); i < last; i += 1) met[tokens[pixels[i] - from * width] >> TILT_BITS] += 1;
+    const last = firstFrom(pixels, to * width, pixels.length);
+    for (let i = firstFrom(pixels, from * width, last); i < last; i += 1) met[tokens[pixels[i] - from * width] >> TILT_BITS] += 1;
     return met;
   });
   return { from, to, tokens, times };
-}
-
-/** The first of some pixels, which rise, that isn't before another. */
-function firstFrom(pixels: Uint32Array, at: number): number {
-  let [low, high] = [0, pixels.length];
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if (pixels[middle] < at) low = middle + 1;
-    else high = middle;
-  }
-  return low;
 }
 
 /** The picture that some stripes make together: all of its rows, in any order. */

@@ -1,6 +1,7 @@
 import { hides } from '../glitter';
 import type { LookFlake } from '../look';
 import type { Around } from './around-part';
+import { firstFrom } from './first-from';
 import type { PartShape } from './part-shape';
 import type { Stacks } from './stacks';
 import type { Stamps } from './stamps';
@@ -118,17 +119,6 @@ function placesOfBand(
 ): { readonly first: number; readonly many: number } {
   const [top, bottom] = [Math.floor(shape.first / BAND), Math.floor(shape.last / BAND)];
   if (band < top || band > bottom) return { first: 0, many: 0 };
-  const first = band === top ? 0 : firstAt(places, count, band * BAND);
-  return { first, many: (band === bottom ? count : firstAt(places, count, (band + 1) * BAND)) - first };
-}
-
-/** The first place at a row or below it; they are in the order of their rows. */
-function firstAt(places: Int32Array, count: number, row: number): number {
-  let [low, high] = [0, count];
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if (places[2 * middle] < row) low = middle + 1;
-    else high = middle;
-  }
-  return low;
+  const first = band === top ? 0 : firstFrom(places, band * BAND, count, 2);
+  return { first, many: (band === bottom ? count : firstFrom(places, (band + 1) * BAND, count, 2)) - first };
 }

@@ -5,17 +5,11 @@ import { notFound } from '../http/problem';
 import type { Store } from '../store/open-store';
 import { stampOf } from '../workshop/stamp';
 import { searchWords } from './search-words';
-
-/**
- * ms a design is left alone after a save before its picture is made anew: while it is typed on, nobody sees it, and the
- * processor is the maker's. Whoever asks for the list gets it made at once.
- */
-const QUIET = 20_000;
+import { SummaryQueue } from './summary-queue';
 
 /** The designs as they stand among each other: found by name or cup, a page at a time, pictures got ready aside. */
 export class Summaries {
-  private closed = false;
-  private readonly underWay = new Map<string, NodeJS.Timeout | null>();
+  private readonly queue = new SummaryQueue((id) => this.make(id));
 
   constructor(
     private readonly store: Store,
@@ -62,10 +56,12 @@ export class Summaries {
         line,
         level: row.level as DesignSummary['level'],
         picture: width && height ? { src: `/api/designs/${encodeURIComponent(id)}/picture.webp?at=${at}`, width, height } : null,
-        fresh: revision === latest && row.stamp === stamp,
+        // What can't be made is as fresh as it gets.
+        fresh: (revision === latest && row.stamp === stamp) || this.queue.hasFailed(id, stateOf(latest, stamp)),
       };
     });
-    if (!which.removed) for (const { id, fresh } of designs) if (!fresh) this.makeSoon(id, 0);
+    const stale = designs.filter(({ fresh }) => !fresh).map((one) => [one.id, stateOf(one.revision, stamp)] as const);
+    if (this.pictures && !which.removed && stale.length > 0) this.queue.want(new Map(stale));
     return { total, designs };
   }
 
@@ -78,37 +74,16 @@ export class Summaries {
 
   /** After a save: made anew once the design is left alone. */
   saved(id: string): void {
-    this.makeSoon(id, QUIET);
+    if (this.pictures) this.queue.wantLater(id);
   }
 
   /** Nothing is begun any more. */
   close(): void {
-    this.closed = true;
-    for (const timer of this.underWay.values()) if (timer) clearTimeout(timer);
-  }
-
-  private makeSoon(id: string, wait: number): void {
-    if (this.closed || !this.pictures) return;
-    const before = this.underWay.get(id);
-    // One that is being made is looked at again by whoever asks next.
-    if (before === null || (before && wait === 0)) return;
-    clearTimeout(before);
-    const timer = setTimeout(() => {
-      this.underWay.set(id, null);
-      // What can't be worked out has no picture; opening it says why.
-      void this.make(id)
-        .catch((error: unknown) => {
-          if (!this.closed) process.stderr.write(`No picture of the design “${id}”: ${String(error)}\n`);
-        })
-        .finally(() => this.underWay.delete(id));
-    }, wait);
-    timer.unref();
-    this.underWay.set(id, timer);
+    this.queue.close();
   }
 
   private async make(id: string): Promise<void> {
     const row = await this.aside.do('summary', { id }, { later: true });
-    if (this.closed) return;
     await this.store
       .insertInto('summary')
       .values({ design_id: id, ...row })
@@ -116,3 +91,6 @@ export class Summaries {
       .execute();
   }
 }
+
+/** What a line and a picture are of: a revision, and the workshop as far as plans hang on it. */
+const stateOf = (revision: number, stamp: string): string => `${revision} ${stamp}`;

@@ -17,7 +17,7 @@ export class Flakes {
   private queue: Job[] = [];
   private running: Job | null = null;
 
-  /** Emits the picture while flakes fall and once all lie. Unsubscribing takes the wish back, or stops the work on it. */
+  /** Emits a large picture coarse at first, and the picture once all flakes lie. Unsubscribing takes the wish back, or stops the work on it. */
   picture(slot: string, request: FlakeRequest): Observable<FlakeField> {
     return new Observable((page) => {
       const job: Job = { slot, request, page };

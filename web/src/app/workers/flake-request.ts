@@ -11,7 +11,7 @@ export type FlakeRequest =
       readonly pixelsPerMm: number;
     };
 
-/** What it says back: the picture again and again while flakes fall, the last with all of them; or why there is none. */
+/** What it says back: the picture, a large one coarse at first; or why there is none. */
 export type FlakeReply = { readonly field: FlakeField } | { readonly stopped: true } | { readonly sentence: string };
 
 export const STOP = 'stop';

@@ -60,7 +60,7 @@ async function drop(request: FlakeRequest, number: number): Promise<void> {
   const large = width * height > LARGE;
   const cuts = stripesOf(height, large ? 1 + helpers.length : 1);
   const others = cuts.slice(2).map((to, i) => helped(helpers[i], { number, request, from: cuts[i + 1], to }));
-  if (large) say({ field: { ...flakeField(fieldRequest(request, COARSE)), done: 1 / COARSE ** 2 } });
+  if (large) say({ field: { ...flakeField(fieldRequest(request, COARSE)), done: 0 } });
   const work = fieldWork(wanted);
   const own = await stripe(work, number, 0, cuts[1]);
   if (own === null) return say({ stopped: true });

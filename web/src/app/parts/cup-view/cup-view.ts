@@ -31,7 +31,6 @@ import { Notices } from '../../services/notices';
 import { WorkshopMemory } from '../../services/workshop';
 import type { LatheCup } from './lathe-cup';
 import { AreaHandleDirective, type HandleMove } from '../area-handle/area-handle';
-import { SharePipe } from '../fields/unit-pipes';
 import { paintEdges, placeSeenAt, seenAt, type CupEdges } from './cup-lines';
 import { paintCup } from './paint-cup';
 import { potMarks } from './pot-marks';
@@ -45,7 +44,7 @@ const QUIET = 350;
 /** The cup, large and turning, with a ruler and the edges of its areas. */
 @Component({
   selector: 'au-cup-view',
-  imports: [AreaHandleDirective, SharePipe],
+  imports: [AreaHandleDirective],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cup-view.html',
   styleUrl: './cup-view.scss',
@@ -74,7 +73,6 @@ export class CupView {
   protected readonly field = signal<FlakeField | null>(null);
   protected readonly busy = signal(true);
   /** 0..1 of the flakes that lie, of a picture under work */
-  protected readonly share = signal(0);
   private readonly fallen = computed(() => this.field()?.done ?? 0);
   /** 'solid' on the graphics card, 'flat' without one, null until known */
   protected readonly way = signal<'solid' | 'flat' | null>(null);
@@ -234,7 +232,6 @@ export class CupView {
   private ask(plan: Plan, cup: Cup, pixelsPerMm: number, beside: '' | FadeBeside): void {
     if (this.size().width === 0) return;
     this.busy.set(true);
-    this.share.set(0);
     this.wish?.unsubscribe();
     const whole = fieldPlanOf(plan);
     const chosen = untracked(this.chosen);
@@ -246,10 +243,9 @@ export class CupView {
       .pipe(switchMap(() => this.flakes.picture('cup', { what: 'cup', plan: field, cup, pixelsPerMm })))
       .subscribe({
         next: (field) => {
-          // Flakes are watched as they fall on a cup never seen; later the last picture stays until they lie.
+          // A cup never seen shows coarse at once; later the last picture stays until all flakes lie.
           if (field.done === 1 || untracked(this.fallen) < 1) this.field.set(field);
           this.busy.set(field.done < 1);
-          this.share.set(field.done);
         },
         error: (error: unknown) => this.notices.failed(error),
       });

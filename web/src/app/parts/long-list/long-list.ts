@@ -1,4 +1,5 @@
 import { CdkVirtualScrollViewport, ScrollingModule } from '@angular/cdk/scrolling';
+import type { ListRange } from '@angular/cdk/collections';
 import { NgTemplateOutlet } from '@angular/common';
 import {
   ChangeDetectionStrategy,
@@ -6,6 +7,7 @@ import {
   computed,
   contentChild,
   DestroyRef,
+  effect,
   ElementRef,
   inject,
   input,
@@ -106,6 +108,7 @@ export class LongList<Item> implements AfterViewInit {
   protected readonly template = contentChild.required<TemplateRef<{ $implicit: Item }>>(TemplateRef);
   private readonly viewport = viewChild.required(CdkVirtualScrollViewport);
 
+  private readonly range = signal<ListRange>({ start: 0, end: 0 });
   private readonly width = signal(0);
   protected readonly across = computed(() => {
     const fit = Math.max(1, Math.floor(this.width() / this.least()));
@@ -126,6 +129,14 @@ export class LongList<Item> implements AfterViewInit {
   });
   protected readonly keyOf = (_: number, { key }: Row<Item>): string => key;
 
+  constructor() {
+    // Another list in the same places: whoever fetches what is in sight has to know.
+    effect(() => {
+      const { start, end } = this.range();
+      this.tell(start, end);
+    });
+  }
+
   ngAfterViewInit(): void {
     const watch = new ResizeObserver(([entry]) => {
       this.width.set(entry.contentRect.width);
@@ -135,10 +146,11 @@ export class LongList<Item> implements AfterViewInit {
     this.away.onDestroy(() => watch.disconnect());
     this.viewport()
       .renderedRangeStream.pipe(takeUntilDestroyed(this.away))
-      .subscribe(({ start, end }) => this.tell(start, end));
+      .subscribe((range) => this.range.set(range));
   }
 
   private tell(start: number, end: number): void {
+    if (end === 0) return;
     const count = (rows: readonly Row<Item>[]) => rows.reduce((sum, row) => sum + ('items' in row ? row.items.length : 0), 0);
     const first = count(this.rows().slice(0, start));
     this.shown.emit({ first, last: first + count(this.rows().slice(start, end)) - 1 });
