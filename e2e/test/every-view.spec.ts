@@ -60,10 +60,14 @@ describe('each view passes axe and fits its window', () => {
     ).toEqual([true, true]);
     await resize(browser, 820, 1100);
     expect(await browser.executeScript('return document.documentElement.scrollWidth')).toBeLessThanOrEqual(820);
+    // A pane of its own is tall enough to be of use.
+    const panes =
+      'return [...document.querySelectorAll(".cdk-virtual-scrollable")].map((one) => one.getBoundingClientRect().height)';
+    for (const height of await browser.executeScript<number[]>(panes)) expect(height).toBeGreaterThan(400);
     await resize(browser, 390, 840);
     // Neither the page nor any pane that can be scrolled reaches over the side.
     const wide =
-      'return [document.documentElement, ...document.querySelectorAll("main, .work, .stage")].map((one) => one.scrollWidth - one.clientWidth)';
+      'return [document.documentElement, ...document.querySelectorAll("main, .work, .stage, .cdk-virtual-scrollable")].map((one) => one.scrollWidth - one.clientWidth)';
     expect(Math.max(...(await browser.executeScript<number[]>(wide)))).toBeLessThanOrEqual(0);
     await resize(browser, 1280, 800);
   });

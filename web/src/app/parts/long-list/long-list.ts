@@ -84,11 +84,13 @@ type Row<Item> =
       font: 400 14px var(--text);
       color: var(--soft);
     }
-    .last {
-      border-bottom: 7px solid var(--wood);
-    }
     .row {
+      align-items: var(--long-align, end);
       column-gap: var(--long-gap, 0);
+    }
+    /* The viewport takes a list's own border away. */
+    .last {
+      box-shadow: inset 0 -7px 0 var(--wood);
     }
   `,
 })
