@@ -10,7 +10,7 @@ import {
   type DesignFile,
   type Part,
 } from '@aurantia/core';
-import { matchRow } from './match-bench';
+import { matchRow, seeThroughMatchRow } from './match-bench';
 import { medianOf, type Row } from './measure';
 
 const file = (name: string): DesignFile =>
@@ -78,4 +78,4 @@ function knob(): readonly Row[] {
   ];
 }
 
-export const coreRows = (): readonly Row[] => [rain(), ...knob(), matchRow()];
+export const coreRows = (): readonly Row[] => [rain(), ...knob(), matchRow(), seeThroughMatchRow()];

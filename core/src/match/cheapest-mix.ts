@@ -1,9 +1,9 @@
-import { checkQuestion, keptFirst, seeThroughSets } from './find-mix';
+import { checkQuestion } from './find-mix';
 import { hidingMixes } from './hiding-mixes';
 import { MixColours } from './mix-colour';
 import type { Mix, MixQuestion, SearchState, SizeAnswer } from './mix-question';
 import { nearRegion } from './near-region';
-import { bandBounds, SeeThroughMixes } from './see-through-mixes';
+import { seeThroughMixes } from './see-through-mixes';
 
 /** Which mix is the cheapest of those near enough to a colour. */
 export interface CheapestQuestion extends MixQuestion {
@@ -31,15 +31,7 @@ export function* cheapestMix(question: CheapestQuestion): Generator<SearchState,
   const cost = ({ parts }: Pick<Mix, 'parts'>): number =>
     parts.reduce((sum, { jar, steps }) => sum + steps * step * prices[jar], 0) /
     parts.reduce((sum, { jar, steps }) => sum + steps * colours.face[jar], 0);
-  const ratio = prices.map((price, jar) => (price * step) / colours.face[jar]);
   const bounds = nearRegion(target, within);
-  const bands = bandBounds(bounds);
-  const hiding = keptFirst(question.jars, (jar) => colours.hiding[jar]);
-  // Cheap jars first: then what comes later has the more to beat.
-  const jars = [
-    ...hiding.jars.slice(0, hiding.keep),
-    ...hiding.jars.slice(hiding.keep).sort((one, other) => ratio[one] - ratio[other]),
-  ];
   const done: SizeAnswer[] = [];
   let least = question.below;
   const kept = question.jars.filter(({ keep }) => keep).length;
@@ -56,17 +48,11 @@ export function* cheapestMix(question: CheapestQuestion): Generator<SearchState,
       evaluated: colours.evaluated,
       progress,
     });
-    if (!question.jars.some(({ keep }, jar) => keep && !colours.hiding[jar])) {
-      const limits = () => (Number.isFinite(least) ? [(jar: number) => least * colours.face[jar] - prices[jar] * step] : []);
-      const search = { colours, jars, keep: hiding.keep, size, bounds: () => bounds, limits, found };
-      for (const progress of hidingMixes(search)) yield state(progress * 0.7, false);
-    }
-    const through = new SeeThroughMixes(colours, found);
-    const sets = [...seeThroughSets(colours, size)];
-    for (let at = 0; at < sets.length; at += 1) {
-      if (sets[at].some((jar) => ratio[jar] < least)) through.search(sets[at], bands);
-      if (at % 64 === 0) yield state(0.7 + (0.3 * at) / sets.length, false);
-    }
+    const limits = () =>
+      Number.isFinite(least) ? [Float64Array.from(prices, (price, jar) => least * colours.face[jar] - price * step)] : [];
+    const search = { colours, size, bounds: () => bounds, limits, found };
+    for (const progress of hidingMixes(search)) yield state(progress * 0.5, false);
+    for (const progress of seeThroughMixes(search)) yield state(0.5 + 0.5 * progress, false);
     done.splice(0, done.length, ...state(1, true).answers);
   }
   return { answers: done, evaluated: colours.evaluated, progress: 1 };

@@ -3,6 +3,16 @@ import type { Lab } from '../colour';
 /** From and to. */
 export type Interval = readonly [number, number];
 
+/** A box of L*a*b*. */
+export type Cell = readonly [Interval, Interval, Interval];
+
+const halves = ([from, to]: Interval): readonly Interval[] => [
+  [from, (from + to) / 2],
+  [(from + to) / 2, to],
+];
+export const eighths = ([l, a, b]: Cell): readonly Cell[] =>
+  halves(l).flatMap((one) => halves(a).flatMap((two) => halves(b).map((three): Cell => [one, two, three])));
+
 const RADIANS = Math.PI / 180;
 
 /* Terms of CIEDE2000 as in Sharma, Wu & Dalal, “The CIEDE2000 color-difference formula”, Color Research & Application 30, 2005. */
@@ -23,7 +33,8 @@ const hueTerm = (degrees: number): number =>
   0.2 * Math.cos((4 * degrees - 63) * RADIANS);
 /** The most its value changes by a degree: the sum of its terms’ slopes. */
 const HUE_TERM_SLOPE = (0.17 + 2 * 0.24 + 3 * 0.32 + 4 * 0.2) * RADIANS;
-const HUE_TERM_MOST = 1.93;
+const HUE_TERM_MOST = 1.5725;
+const HUE_TERM_LEAST = 0.362;
 
 /** The most that the hue and chroma terms can pull together, as a share of both: only blues have any of it. */
 const blueTurn = (chroma: number, awayFromBlue: number): number =>
@@ -58,11 +69,15 @@ export function labReach([L, a, b]: Lab, within: number): { L: number; ab: numbe
 
 const awayFromBlue = (hue: number): number => Math.abs(((hue - 275 + 540 + 360) % 360) - 180);
 
-/** The least ΔE00 that any colour of a cell can have from a target; 0 where the target lies in it. */
-export function differenceAtLeast([L, a, b]: Lab, [cellL, cellA, cellB]: readonly [Interval, Interval, Interval]): number {
+/**
+ * The least ΔE00 that any colour of a cell can have from a target; 0 where the target lies in it.
+ * @param enough nobody asks by how much it is more than this
+ */
+export function differenceAtLeast([L, a, b]: Lab, [cellL, cellA, cellB]: Cell, enough = Infinity): number {
   const meanL = cellL.map((value) => (L + value) / 2);
   const light = awayFrom(cellL, L) / Math.max(lightWeight(meanL[0]), lightWeight(meanL[1]));
 
+  if (light > enough) return light;
   const chroma = lengthOf(a, b);
   const other: Interval = [lengthOf(nearestTo(cellA, 0), nearestTo(cellB, 0)), lengthOf(furthest(cellA), furthest(cellB))];
   const factors = [greyFactor((chroma + other[1]) / 2), greyFactor((chroma + other[0]) / 2)];
@@ -86,11 +101,14 @@ export function differenceAtLeast([L, a, b]: Lab, [cellL, cellA, cellB]: readonl
   const radius = lengthOf(stretchedA[1] - stretchedA[0], cellB[1] - cellB[0]) / 2;
   const middle = lengthOf((cellB[0] + cellB[1]) / 2, (stretchedA[0] + stretchedA[1]) / 2);
   const turn = shortTurn(centre - hues[0]);
-  const slack = radius < middle ? Math.asin(radius / middle) / RADIANS / 2 + Math.abs(shortTurn(hues[1] - hues[0])) : 180;
+  const spread = Math.abs(shortTurn(hues[1] - hues[0]));
+  const cone = radius < middle ? Math.asin(radius / middle) / RADIANS : 180;
+  const slack = cone / 2 + spread;
   const sure = slack < 60 && Math.abs(turn) < 120 && own[0] > 1e-9;
   const mean = hues[0] + turn / 2;
   const term = sure ? Math.min(HUE_TERM_MOST, hueTerm(mean) + HUE_TERM_SLOPE * slack) : HUE_TERM_MOST;
-  const turned = blueTurn(meanChroma, sure ? awayFromBlue(mean) - slack : 0);
+  const blue = sure ? awayFromBlue(mean) : 0;
+  const turned = blueTurn(meanChroma, blue - slack);
 
   const forChroma = 1 + 0.045 * meanChroma;
   const forHue = 1 + 0.015 * meanChroma * term;
@@ -98,7 +116,40 @@ export function differenceAtLeast([L, a, b]: Lab, [cellL, cellA, cellB]: readonl
   const leg = Math.min(mostChroma ** 2, apart);
   // Hue weighs least, so the most of the distance that can be chroma is taken to be chroma.
   const flat = apart / forHue ** 2 - leg * (1 / forHue ** 2 - 1 / forChroma ** 2);
-  return Math.sqrt(light ** 2 + (1 - turned) * Math.max(0, flat));
+  const least = (1 - turned) * Math.max(0, flat);
+  const known = Math.sqrt(light ** 2 + least);
+  if (!sure || known > enough) return known;
+
+  // In a small cell both legs are known by their sign, and with it what the turn of the blues takes or gives.
+  const leastMean = (own[0] + theirs[0]) / 2;
+  const chromas = over([theirs[0] - own[1], theirs[1] - own[0]], [1 + 0.045 * leastMean, forChroma]);
+  const hueEnds = [turn - cone - spread, turn + cone + spread].map(
+    (degrees) => 2 * Math.sin(Math.max(-90, Math.min(90, degrees / 2)) * RADIANS),
+  );
+  const products = [Math.sqrt(own[0] * theirs[0]), Math.sqrt(own[1] * theirs[1])];
+  const leastTerm = Math.max(HUE_TERM_LEAST, hueTerm(mean) - HUE_TERM_SLOPE * slack);
+  const legs = over(
+    [hueEnds[0] * products[hueEnds[0] > 0 ? 0 : 1], hueEnds[1] * products[hueEnds[1] > 0 ? 1 : 0]],
+    [1 + 0.015 * leastMean * leastTerm, forHue],
+  );
+  const turnedLeast = blueTurn(leastMean, blue + slack);
+  return Math.sqrt(light ** 2 + Math.max(least, leastForm(chromas, legs, 2 * turned, 2 * turnedLeast)));
+}
+
+/** A range over a range of what is above zero. */
+const over = ([from, to]: Interval, [least, most]: Interval): Interval => [
+  from / (from > 0 ? most : least),
+  to / (to > 0 ? least : most),
+];
+
+/** The least of `x² + y² − t·x·y` over a box, `t` at its most where the product is above zero and at its least where it is below. */
+function leastForm(xs: Interval, ys: Interval, most: number, least: number): number {
+  if (xs[0] <= 0 && xs[1] >= 0 && ys[0] <= 0 && ys[1] >= 0) return 0;
+  const form = (x: number, y: number): number => x * x + y * y - (x * y > 0 ? most : least) * x * y;
+  let found = Infinity;
+  for (const x of xs) for (const y of [0, (most * x) / 2]) found = Math.min(found, form(x, nearestTo(ys, y)));
+  for (const y of ys) for (const x of [0, (most * y) / 2]) found = Math.min(found, form(nearestTo(xs, x), y));
+  return found;
 }
 
 const nearestTo = ([from, to]: Interval, value: number): number => Math.min(to, Math.max(from, value));

@@ -1,12 +1,14 @@
+import { remember } from '../remember';
+import { boundFacing } from './facing-bound';
 import { hidingMixes } from './hiding-mixes';
 import { improved, startingMix } from './improve-mix';
 import { MixColours } from './mix-colour';
 import { MixQuestionError, type Mix, type MixQuestion, type SearchState, type SizeAnswer } from './mix-question';
 import { nearRegion } from './near-region';
-import { bandBounds, SeeThroughMixes } from './see-through-mixes';
+import { seeThroughMixes } from './see-through-mixes';
 
-/** Differences that are ruled out one after the other, ΔE00, so that the bound rises while the search goes on. */
-const RADII = [0.3, 1, 3, 9, 27, Infinity];
+/** Mixes of up to so many jars are proven to the last. */
+const EXACT = 3;
 /** The most jars a mix is searched for, and the most steps of the spoon: beyond, nobody would measure it. */
 export const MOST_JARS = 5;
 export const MOST_STEPS = 400;
@@ -45,76 +47,42 @@ function* sizeSearch(
   size: number,
   start: Mix,
 ): Generator<{ answer: SizeAnswer; progress: number }, SizeAnswer> {
-  const { target, jars } = colours.question;
+  const { target } = colours.question;
   let best = start;
-  let bound = 0;
   const found = (parts: Mix['parts']) => {
     const mix = colours.mix(parts);
     if (mix.difference < best.difference) best = mix;
   };
-  const near = remembered((within) => nearRegion(target, within));
-  const bandsNear = remembered((within) => bandBounds(near(within)));
-  const hiding = keptFirst(jars, (jar) => colours.hiding[jar]);
-  const through = new SeeThroughMixes(colours, found);
-  const answer = (proven: boolean): SizeAnswer => ({ size, best, bound: Math.min(bound, best.difference), proven });
-  // Nothing that is left could win so much that it would be worth looking for.
-  const nearEnough = () => bound >= best.difference - slackOf(colours.question, best.difference);
-  for (const radius of RADII) {
-    const { difference } = best;
-    if (nearEnough()) break;
-    const wanted = () => Math.min(radius, best === start ? difference - slackOf(colours.question, difference) : best.difference);
-    const reached = wanted();
-    if (!jars.some(({ keep }, jar) => keep && !colours.hiding[jar])) {
-      const search = { colours, ...hiding, size, bounds: () => near(wanted()), found };
-      for (const progress of hidingMixes(search)) {
-        yield { answer: answer(false), progress: progress * 0.7 };
-        if (nearEnough()) return answer(true);
-      }
+  // Only what wins enough is looked for; as the best gets better, so does what is looked for.
+  const wanted = () => Math.max(0, best.difference - slackOf(colours.question, best));
+  const cuts = Math.min(MOST_CUTS, 30 + setsOf(colours.question.jars.length, size));
+  // Worked out anew only when that has changed.
+  const near = remember(
+    (within: number) => [boundFacing(target, within, best.lab, cuts) ?? [], nearRegion(target, within)].flat(),
+    1,
+  );
+  const search = { colours, size, bounds: () => near(wanted()), found };
+  for (const [share, before, steps] of [
+    [0.5, 0, hidingMixes(search)],
+    [0.5, 0.5, seeThroughMixes(search)],
+  ] as const)
+    for (const progress of steps) {
+      yield { answer: { size, best, bound: 0, proven: false }, progress: before + share * progress };
+      if (wanted() === 0) return { size, best, bound: 0, proven: true };
     }
-    const sets = [...seeThroughSets(colours, size)];
-    for (let at = 0; at < sets.length; at += 1) {
-      through.search(sets[at], bandsNear(wanted()));
-      if (nearEnough()) return answer(true);
-      if (at % 64 === 0) yield { answer: answer(false), progress: 0.7 + (0.3 * at) / sets.length };
-    }
-    bound = Math.max(bound, Math.min(reached, best.difference));
-    yield { answer: answer(false), progress: 1 };
-  }
-  return answer(true);
+  return { size, best, bound: wanted(), proven: true };
 }
 
-/** What hangs on a difference is worked out anew only when the difference has changed. */
-const remembered = <Thing>(made: (within: number) => Thing): ((within: number) => Thing) => {
-  let last: { readonly within: number; readonly thing: Thing } | null = null;
-  return (within) => (last = last?.within === within ? last : { within, thing: made(within) }).thing;
-};
+/** How closely bounds are laid for very many mixes; where there are few they would take longer than the mixes. */
+const MOST_CUTS = 1500;
 
-/** What a nearer mix would have to win to be worth the proof, ΔE00. */
-const slackOf = ({ closeEnough, closeShare }: MixQuestion, difference: number): number => closeEnough + closeShare * difference;
+/** Sets of so many of some jars. */
+const setsOf = (jars: number, size: number): number =>
+  Array.from({ length: size }, (_, at) => (jars - at) / (at + 1)).reduce((sets, factor) => sets * factor, 1);
 
-export const keptFirst = (
-  jars: MixQuestion['jars'],
-  wanted: (jar: number) => boolean,
-): { jars: readonly number[]; keep: number } => {
-  const all = jars.map((_, jar) => jar).filter(wanted);
-  const kept = all.filter((jar) => jars[jar].keep);
-  return { jars: [...kept, ...all.filter((jar) => !jars[jar].keep)], keep: kept.length };
-};
-
-/** Sets of so many jars with a see-through one among them and every kept one. */
-export function* seeThroughSets({ question, hiding }: MixColours, size: number): Generator<readonly number[]> {
-  const { jars, keep } = keptFirst(question.jars, () => true);
-  if (hiding.every(Boolean)) return;
-  function* sets(from: number, picked: readonly number[]): Generator<readonly number[]> {
-    if (picked.length === size) {
-      if (picked.some((jar) => !hiding[jar])) yield picked;
-      return;
-    }
-    const last = picked.length < keep ? picked.length : jars.length - (size - picked.length);
-    for (let p = from; p <= last; p += 1) yield* sets(p + 1, [...picked, jars[p]]);
-  }
-  yield* sets(0, []);
-}
+/** What a nearer mix would have to win to be worth the proof, ΔE00: nothing for few jars, which are soon gone through. */
+const slackOf = ({ closeEnough, closeShare }: MixQuestion, { parts, difference }: Mix): number =>
+  parts.length > EXACT ? closeEnough + closeShare * difference : 0;
 
 export function checkQuestion({ jars, size, total, step, depth }: MixQuestion): void {
   const refuse = (sentence: string): never => {

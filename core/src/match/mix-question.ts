@@ -24,7 +24,7 @@ export interface MixQuestion {
   readonly depth: number;
   /** what it lies on */
   readonly under: Spectrum;
-  /** ΔE00 that no eye misses: a mix proven nearest but for so much is near enough. 0 for exactly the nearest. */
+  /** ΔE00 that no eye misses: a mix of more than three jars proven nearest but for so much is near enough. 0 for exactly the nearest. */
   readonly closeEnough: number;
   /** and for such a share of the difference */
   readonly closeShare: number;
@@ -42,7 +42,7 @@ export interface Mix {
 export interface SizeAnswer {
   readonly size: number;
   readonly best: Mix;
-  /** no mix of so many jars comes nearer than this, ΔE00; rises while the search goes on */
+  /** no mix of so many jars comes nearer than this, ΔE00; 0 while nothing is proven */
   readonly bound: number;
   /** nothing of this size beats it by more than what was close enough */
   readonly proven: boolean;
@@ -61,3 +61,13 @@ export interface SearchState {
 export class MixQuestionError extends Error {
   override readonly name = 'MixQuestionError';
 }
+
+/** The jars that are wanted, those to be kept first, and how many those are. */
+export const keptFirst = (
+  jars: MixQuestion['jars'],
+  wanted: (jar: number) => boolean,
+): { jars: readonly number[]; keep: number } => {
+  const all = jars.map((_, jar) => jar).filter(wanted);
+  const kept = all.filter((jar) => jars[jar].keep);
+  return { jars: [...kept, ...all.filter((jar) => !jars[jar].keep)], keep: kept.length };
+};

@@ -1,13 +1,6 @@
 import { deltaE2000, WHITE_POINT, xyzOfLab, type Lab, type Triple } from '../colour';
-import { differenceAtLeast, labReach, type Interval } from './difference-bounds';
-
-/** A half space of XYZ: all colours with `x·X + y·Y + z·Z + at ≥ 0`. */
-export interface Bound {
-  readonly x: number;
-  readonly y: number;
-  readonly z: number;
-  readonly at: number;
-}
+import type { Bound } from './bound';
+import { differenceAtLeast, eighths, labReach, type Cell } from './difference-bounds';
 
 /** How often the surroundings of a target are halved along each axis of L*a*b*; wide ones rule out little, however finely cut. */
 const halvingsFor = (within: number): number => (within > 8 ? 2 : 3);
@@ -47,7 +40,7 @@ const directions = signs
 function cornersNear(target: Lab, within: number, reach: { L: number; ab: number }): readonly number[] {
   const corners: number[] = [];
   const look = (cell: Cell, halvings: number): void => {
-    if (differenceAtLeast(target, cell) > within) return;
+    if (differenceAtLeast(target, cell, within) > within) return;
     // Cells well inside lie behind those further out, whatever their size.
     const inner = halvings < 2 && deltaE2000(target, middleOf(cell)) < INNER * within;
     if (halvings === 0 || inner) {
@@ -71,16 +64,7 @@ function cornersNear(target: Lab, within: number, reach: { L: number; ab: number
   return corners;
 }
 
-type Cell = readonly [Interval, Interval, Interval];
-
 const middleOf = ([l, a, b]: Cell): Lab => [(l[0] + l[1]) / 2, (a[0] + a[1]) / 2, (b[0] + b[1]) / 2];
-
-const halves = ([from, to]: Interval): readonly Interval[] => [
-  [from, (from + to) / 2],
-  [(from + to) / 2, to],
-];
-const eighths = ([l, a, b]: Cell): readonly Cell[] =>
-  halves(l).flatMap((one) => halves(a).flatMap((two) => halves(b).map((three): Cell => [one, two, three])));
 
 /** What L, a and b grow along in XYZ at a colour, each scaled so that a unit of it counts alike. */
 function axesAt(target: Lab): readonly Triple[] {
@@ -92,11 +76,3 @@ function axesAt(target: Lab): readonly Triple[] {
     [0, 200 * slopes[1], -200 * slopes[2]],
   ];
 }
-
-/** How far a colour lies inside a bound; below zero it is outside. */
-export const inside = (bound: Bound, [X, Y, Z]: readonly number[]): number => bound.x * X + bound.y * Y + bound.z * Z + bound.at;
-
-export const liesIn = (bounds: readonly Bound[], lab: Lab): boolean => {
-  const xyz = xyzOfLab(lab);
-  return bounds.every((bound) => inside(bound, xyz) >= -1e-9);
-};

@@ -1,226 +1,212 @@
-import { BANDS, xyzRows, type Spectrum } from '../colour';
-import { flakeFilm, poissonWeights } from '../glitter';
-import { MixColours } from './mix-colour';
+import { BANDS, xyzRows } from '../colour';
+import { flakeFilm } from '../glitter';
+import type { Bound } from './bound';
+import { LightEnvelopes, type ShareBox } from './light-envelope';
+import { mixesBySum, type SumSearch } from './mixes-by-sum';
+import type { MixColours } from './mix-colour';
 import type { Mix } from './mix-question';
-import type { Bound } from './near-region';
+import { cutTo, mostIn, sizeOf, widthOf, type ShareLine } from './share-ranges';
 
-/** So many to so many steps of a jar. */
-interface Range {
-  readonly low: number;
-  readonly high: number;
+/** Which mixes to go through, and what one must satisfy. */
+export interface SeeThroughSearch extends Pick<SumSearch, 'colours' | 'size'> {
+  found(parts: Mix['parts']): void;
+  bounds(): readonly Bound[];
+  /** what else must not fall below zero in sum: worth of a step of each jar, by its place in the question */
+  limits?(): readonly Float64Array[];
 }
 
-/** A bound as a sum over wavelengths of a mix's reflectance. */
-export interface BandBound {
-  readonly rows: Float64Array;
-  readonly at: number;
-}
-
-/** Bounds on XYZ as bounds on reflectances. */
-export const bandBounds = (bounds: readonly Bound[]): readonly BandBound[] =>
-  bounds.map(({ x, y, z, at }) => ({
-    rows: Float64Array.from(xyzRows[0], (value, i) => x * value + y * xyzRows[1][i] + z * xyzRows[2][i]),
-    at,
-  }));
-
-/** So few mixes left in a range are worked out at once rather than ruled out. */
-const FEW = 6;
+/** Shares of a see-through jar so wide apart that a plain sum says little about its mixes. */
+const WIDE = 0.25;
+/** No share is told apart more finely: about half a spoon of a whole pour. */
+const NARROWEST = 0.02;
+/** More mixes left in a box than that are told apart by smaller boxes rather than worked out one by one. */
+const MANY = 60;
+/** A box cut down so far is judged anew before it is halved. */
+const SMALLER = 0.5;
+/** Rounding must not rule out what lies on a bound. */
+const TINY = 1e-9;
 
 /**
- * Mixes with see-through jars among them, which don’t mix by a plain sum. At each wavelength more light from
- * below never means less light back; so from the least and most shares follow the least and most that lies
- * under each layer, from that the least and most each jar sends back, and with those a mix is a plain sum
- * again, of ranges. Amounts are halved, range by range, while many mixes still satisfy the bounds.
+ * Every mix with a see-through jar in it that the bounds don’t rule out. Such mixes are no plain sum of
+ * light; but within a small box of the see-through jars’ shares they lie between two (see `LightEnvelopes`),
+ * and a sum of shares is one of amounts, weighed by face. So the see-through jars are picked first, their
+ * shares halved, box by box, while some mix of the box may meet every bound, and what is left of a small box is
+ * searched as hiding mixes are.
+ * @returns the share of the work done
  */
-export class SeeThroughMixes {
-  private readonly weights: Float64Array;
-  private readonly films: readonly { readonly R: Spectrum; readonly twice: Spectrum; readonly hides: boolean }[];
-  private readonly least: readonly Float64Array[] = Array.from({ length: MOST_PARTS }, () => new Float64Array(BANDS));
-  private readonly most: readonly Float64Array[] = Array.from({ length: MOST_PARTS }, () => new Float64Array(BANDS));
-
-  constructor(
-    private readonly colours: MixColours,
-    private readonly found: (parts: Mix['parts']) => void,
-  ) {
-    const { jars, depth } = colours.question;
-    this.weights = poissonWeights(Math.min(depth, 400));
-    this.films = jars.map(({ glitter }, jar) => {
-      const { R, T } = flakeFilm(glitter);
-      return { R, twice: T.map((t) => t * t), hides: colours.hiding[jar] };
-    });
-  }
-
-  /** Goes through all amounts of one set of jars. */
-  search(jars: readonly number[], bounds: readonly BandBound[]): void {
-    const { steps, most } = this.colours;
-    const ranges = tightened(
-      jars.map((jar) => ({ low: 1, high: most[jar] })),
-      steps,
-    );
-    if (ranges) this.split(jars, ranges, bounds);
-  }
-
-  private split(jars: readonly number[], ranges: readonly Range[], bounds: readonly BandBound[]): void {
-    const values = this.valuesOf(jars, ranges, bounds);
-    const left = values ? mixesOfRanges(ranges, values, this.colours.steps) : [];
-    if (left.length <= FEW) {
-      for (const steps of left) this.found(jars.map((jar, i) => ({ jar, steps: steps[i] })));
-      return;
-    }
-    const held = ranges.map((_, i) => ({
-      low: left.reduce((least, steps) => Math.min(least, steps[i]), Infinity),
-      high: left.reduce((most, steps) => Math.max(most, steps[i]), 0),
-    }));
-    const widest = held.reduce((at, { low, high }, i) => (high - low > held[at].high - held[at].low ? i : at), 0);
-    const { low, high } = held[widest];
-    const middle = (low + high) >> 1;
-    for (const half of [
-      { low, high: middle },
-      { low: middle + 1, high },
-    ]) {
-      const narrower = tightened(
-        held.map((range, i) => (i === widest ? half : range)),
-        this.colours.steps,
-      );
-      if (narrower) this.split(jars, narrower, bounds);
-    }
-  }
-
-  /** What a step of each jar can add to each bound at most, jar by jar; null when a bound can’t be met at all. */
-  private valuesOf(
-    jars: readonly number[],
-    ranges: readonly Range[],
-    bounds: readonly BandBound[],
-  ): readonly Float64Array[] | null {
-    this.lightBack(jars, ranges);
-    const { under } = this.colours.question;
-    const values: Float64Array[] = [];
-    for (const { rows, at } of bounds) {
-      let bare = at;
-      for (let band = 0; band < BANDS; band += 1) bare += rows[band] * this.weights[0] * under[band];
-      const value = new Float64Array(jars.length);
-      for (let p = 0; p < jars.length; p += 1) {
-        const [least, most] = [this.least[p], this.most[p]];
-        let sum = bare;
-        for (let band = 0; band < BANDS; band += 1) sum += rows[band] * (rows[band] > 0 ? most[band] : least[band]);
-        value[p] = sum * this.colours.face[jars[p]];
-      }
-      if (mostOf(value, ranges, this.colours.steps) < -TINY) return null;
-      values.push(value);
-    }
-    return values;
-  }
-
-  /** The least and most light each jar’s flakes send back as the uppermost, all stacks weighed. */
-  private lightBack(jars: readonly number[], ranges: readonly Range[]): void {
-    const { weights, least, most } = this;
-    const shares = leastShares(
-      jars.map((jar) => this.colours.face[jar]),
-      ranges,
-    );
-    const free = Math.max(0, 1 - shares.reduce((sum, share) => sum + share, 0));
-    const films = jars.map((jar) => this.films[jar]);
-    const { under } = this.colours.question;
-    for (let band = 0; band < BANDS; band += 1) {
-      for (let p = 0; p < films.length; p += 1) least[p][band] = most[p][band] = 0;
-      let low = under[band];
-      let high = low;
-      for (let k = 1; k < weights.length; k += 1) {
-        let [sumLow, sumHigh, lowest, highest] = [0, 0, Infinity, -Infinity];
-        for (let p = 0; p < films.length; p += 1) {
-          const { R, twice, hides } = films[p];
-          const r = R[band];
-          const backLow = hides ? r : r + (twice[band] * low) / (1 - r * low);
-          const backHigh = hides ? r : r + (twice[band] * high) / (1 - r * high);
-          least[p][band] += weights[k] * backLow;
-          most[p][band] += weights[k] * backHigh;
-          sumLow += shares[p] * backLow;
-          sumHigh += shares[p] * backHigh;
-          if (backLow < lowest) lowest = backLow;
-          if (backHigh > highest) highest = backHigh;
-        }
-        low = sumLow + free * lowest;
-        high = sumHigh + free * highest;
-      }
-    }
-  }
-}
-
-const TINY = 1e-9;
-const MOST_PARTS = 5;
-
-/** The most a sum of steps times values comes to within ranges that add up to the whole: the rest goes where it counts most. */
-function mostOf(value: Float64Array, ranges: readonly Range[], whole: number): number {
-  let rest = whole;
-  let sum = 0;
-  ranges.forEach(({ low }, p) => {
-    rest -= low;
-    sum += low * value[p];
-  });
-  const order = ranges.map((_, p) => p).sort((one, other) => value[other] - value[one]);
-  for (const p of order) {
-    const more = Math.min(rest, ranges[p].high - ranges[p].low);
-    sum += more * value[p];
-    rest -= more;
-  }
-  return sum;
-}
-
-/** Steps of each jar, within ranges and adding up to the whole, that meet every bound. */
-function mixesOfRanges(ranges: readonly Range[], values: readonly Float64Array[], whole: number): readonly (readonly number[])[] {
-  const found: number[][] = [];
-  const last = ranges.length - 1;
-  const pick = (p: number, rest: number, steps: readonly number[], sums: readonly number[]): void => {
-    if (p === last) {
-      if (rest < ranges[p].low || rest > ranges[p].high) return;
-      if (sums.every((sum, c) => sum + rest * values[c][p] >= -TINY)) found.push([...steps, rest]);
-      return;
-    }
-    let { low, high } = ranges[p];
-    if (p === last - 1) {
-      low = Math.max(low, rest - ranges[last].high);
-      high = Math.min(high, rest - ranges[last].low);
-      for (let c = 0; c < values.length && low <= high; c += 1) {
-        const flat = sums[c] + rest * values[c][last];
-        const slope = values[c][p] - values[c][last];
-        if (slope > 0) low = Math.max(low, Math.ceil((-TINY - flat) / slope));
-        else if (slope < 0) high = Math.min(high, Math.floor((-TINY - flat) / slope));
-        else if (flat < -TINY) return;
-      }
-      for (let w = low; w <= high; w += 1) found.push([...steps, w, rest - w]);
-      return;
-    }
-    for (let w = low; w <= Math.min(high, rest); w += 1)
-      pick(
-        p + 1,
-        rest - w,
-        [...steps, w],
-        sums.map((sum, c) => sum + w * values[c][p]),
-      );
-  };
-  pick(
-    0,
-    whole,
-    [],
-    values.map(() => 0),
+export function* seeThroughMixes(search: SeeThroughSearch): Generator<number> {
+  const { colours, size } = search;
+  const { jars } = colours.question;
+  const all = jars.map((_, jar) => jar).filter((jar) => colours.most[jar] >= 1);
+  const through = all.filter((jar) => !colours.hiding[jar]);
+  const keptThrough = through.filter((jar) => jars[jar].keep);
+  const hiding = all.filter((jar) => colours.hiding[jar]);
+  const kept = hiding.filter((jar) => jars[jar].keep);
+  const free = hiding.filter((jar) => !jars[jar].keep);
+  const groups = [...groupsOf(through, size)].filter(
+    (group) =>
+      keptThrough.every((jar) => group.includes(jar)) &&
+      group.length + kept.length <= size &&
+      group.length + hiding.length >= size,
   );
-  return found;
+  const boxes = new Boxes(search);
+  for (let at = 0; at < groups.length; at += 1) {
+    const group = groups[at];
+    const others = group.length < size ? [...kept, ...free] : [];
+    const steps = boxes.within(
+      { through: group, hiding: others, shares: group.map(() => [0, 1] as const), strict: null },
+      kept.length,
+    );
+    while (!steps.next().done) yield at / groups.length;
+    yield (at + 1) / groups.length;
+  }
 }
 
-/** The least share each jar can have of what faces you. */
-const leastShares = (face: readonly number[], ranges: readonly Range[]): readonly number[] => {
-  const most = ranges.reduce((sum, { high }, i) => sum + high * face[i], 0);
-  return ranges.map(({ low, high }, i) => (low * face[i]) / (most - high * face[i] + low * face[i]));
-};
-
-/** Ranges cut to what can still add up to the whole; null when nothing can. */
-function tightened(ranges: readonly Range[], whole: number): readonly Range[] | null {
-  const least = ranges.reduce((sum, { low }) => sum + low, 0);
-  const most = ranges.reduce((sum, { high }) => sum + high, 0);
-  if (least > whole || most < whole) return null;
-  const cut = ranges.map(({ low, high }) => ({
-    low: Math.max(low, whole - (most - high)),
-    high: Math.min(high, whole - (least - low)),
-  }));
-  return cut.some(({ low, high }) => low > high) ? null : cut;
+/** Groups of one jar up to so many. */
+function* groupsOf(
+  jars: readonly number[],
+  most: number,
+  from = 0,
+  picked: readonly number[] = [],
+): Generator<readonly number[]> {
+  if (picked.length > 0) yield picked;
+  if (picked.length === most) return;
+  for (let p = from; p < jars.length; p += 1) yield* groupsOf(jars, most, p + 1, [...picked, jars[p]]);
 }
+
+/** A box as the bounds see it: worths of steps by bound and jar, and the same of shares of the see-through jars alone. */
+interface Judged {
+  readonly worths: readonly Float64Array[];
+  readonly lines: readonly ShareLine[];
+  readonly strict: ShareBox['strict'];
+}
+
+class Boxes {
+  private readonly envelopes: LightEnvelopes;
+  private readonly reflects: readonly Float64Array[];
+  private readonly by = xyzRows.map(() => new Float64Array(BANDS));
+  /** the bound that ruled out the last box: most likely it does so again */
+  private strictest = 0;
+
+  constructor(private readonly search: SeeThroughSearch) {
+    this.envelopes = new LightEnvelopes(search.colours);
+    this.reflects = search.colours.question.jars.map(({ glitter }) => Float64Array.from(flakeFilm(glitter).R));
+  }
+
+  /** Goes through a box; steps now and then, so that whoever asked can look up. */
+  *within(wide: ShareBox, kept: number): Generator<void> {
+    const judged = this.judged(wide);
+    const shares = judged && cutTo(judged.lines, wide.shares, wide.hiding.length > 0);
+    if (!shares) return;
+    const box = { ...wide, shares, strict: judged.strict };
+    const widest = shares.reduce((at, share, p) => (widthOf(share) > widthOf(shares[at]) ? p : at), 0);
+    const width = widthOf(shares[widest]);
+    if (width <= WIDE) {
+      const left = this.mixesOf(box, judged.worths, kept, width > NARROWEST ? MANY : Infinity);
+      left?.forEach(this.search.found);
+      yield;
+      if (left) return;
+    }
+    if (sizeOf(shares) < SMALLER * sizeOf(wide.shares)) {
+      yield* this.within(box, kept);
+      return;
+    }
+    const [low, high] = shares[widest];
+    const middle = (low + high) / 2;
+    for (const half of [
+      [low, middle],
+      [middle, high],
+    ] as const) {
+      const narrower = cutTo(
+        judged.lines,
+        shares.map((share, p) => (p === widest ? half : share)),
+        box.hiding.length > 0,
+      );
+      if (narrower) yield* this.within({ ...box, shares: narrower }, kept);
+    }
+  }
+
+  /** What the bounds leave of a box; null when it is more than so many. */
+  private mixesOf(box: ShareBox, worths: readonly Float64Array[], kept: number, most: number): readonly Mix['parts'][] | null {
+    const { colours, size, limits } = this.search;
+    const rows = [...worths, ...sidesOf(colours, box), ...(limits?.() ?? [])];
+    const left: Mix['parts'][] = [];
+    const search = mixesBySum({
+      colours,
+      jars: [...box.through, ...box.hiding],
+      keep: box.through.length + kept,
+      size,
+      worths: () => rows,
+      found: (parts) => left.push(parts) <= most,
+    });
+    while (!search.next().done) if (left.length > most) return null;
+    return left.length > most ? null : left;
+  }
+
+  /** The most a step of each jar adds to each bound; null when no mix of the box meets one. */
+  private judged(box: ShareBox): Judged | null {
+    const { face } = this.search.colours;
+    const { through, hiding, shares } = box;
+    const light = this.envelopes.of(box);
+    const jars = [...through, ...hiding];
+    const count = through.length;
+    // XYZ of the sum's constant, then of what each jar adds to it.
+    const colours = new Float64Array(3 * (jars.length + 1));
+    for (let axis = 0; axis < 3; axis += 1) {
+      const seen = xyzRows[axis];
+      for (let band = 0; band < BANDS; band += 1) {
+        const start = band * (2 + count);
+        colours[axis] += seen[band] * light.middle[start];
+        for (let p = 0; p < count; p += 1) colours[3 * (p + 1) + axis] += seen[band] * light.middle[start + 2 + p];
+        this.by[axis][band] = seen[band] * light.middle[start + 1];
+      }
+      for (let j = count; j < jars.length; j += 1) {
+        const R = this.reflects[jars[j]];
+        let sum = 0;
+        for (let band = 0; band < BANDS; band += 1) sum += this.by[axis][band] * R[band];
+        colours[3 * (j + 1) + axis] = sum;
+      }
+    }
+    const worths: Float64Array[] = [];
+    const lines: ShareLine[] = [];
+    const bounds = this.search.bounds();
+    let strictest = Infinity;
+    let strict: ShareBox['strict'] = null;
+    for (let turn = 0; turn < bounds.length; turn += 1) {
+      const place = (this.strictest + turn) % bounds.length;
+      const { x, y, z, at } = bounds[place];
+      let flat = at + x * colours[0] + y * colours[1] + z * colours[2];
+      for (let band = 0; band < BANDS; band += 1)
+        flat += Math.abs(x * xyzRows[0][band] + y * xyzRows[1][band] + z * xyzRows[2][band]) * light.off[band];
+      const worth = new Float64Array(this.reflects.length);
+      const own = new Float64Array(count);
+      let rest = -Infinity;
+      for (let j = 0; j < jars.length; j += 1) {
+        const sum = flat + x * colours[3 * j + 3] + y * colours[3 * j + 4] + z * colours[3 * j + 5];
+        worth[jars[j]] = sum * face[jars[j]];
+        if (j < count) own[j] = sum;
+        else if (sum > rest) rest = sum;
+      }
+      const most = mostIn({ own, rest }, shares);
+      if (most < strictest) {
+        strictest = most;
+        strict = { own, hiding: worth.map((value, jar) => value / face[jar]) };
+      }
+      if (most < -TINY) {
+        this.strictest = place;
+        return null;
+      }
+      worths.push(worth);
+      lines.push({ own, rest });
+    }
+    return { worths, lines, strict };
+  }
+}
+
+/** That each share lies in its range, as sums of steps: its own face is at least, and at most, such a part of all face. */
+const sidesOf = (colours: MixColours, { through, shares }: ShareBox): readonly Float64Array[] =>
+  through.flatMap((own, p) =>
+    shares[p].map((end, side) =>
+      Float64Array.from(colours.face, (face, jar) => (side === 0 ? 1 : -1) * ((jar === own ? face : 0) - end * face)),
+    ),
+  );

@@ -33,8 +33,8 @@ export const usualMix = { total: 12.5, depth: 3 } as const;
 /** Up to this a cut counts as fine, mm. */
 export const FINE_CUT = 0.4;
 
-/** A difference nobody sees, below which a search of many jars needs no proof. */
-const UNSEEN = 0.05;
+/** What a nearer mix of many jars must win to be searched for, ΔE00: half of what is just seen side by side. */
+const UNSEEN = 0.5;
 
 /** The jars of a shelf that a wish allows, and the question they make. Up to three jars the answer is exact. */
 export function shelfQuestion(
@@ -63,8 +63,8 @@ export function shelfQuestion(
       step: wish.step,
       depth: wish.depth,
       under: reflectanceOf(wish.under),
-      closeEnough: wish.size > 3 ? UNSEEN : 0,
-      closeShare: wish.size > 3 ? 0.1 : 0,
+      closeEnough: UNSEEN,
+      closeShare: 0.1,
     },
   };
 }

@@ -84,7 +84,8 @@ export class MixCard {
     const { proven, bound, difference } = this.mix();
     if (this.cheapest()) return this.cost();
     if (!proven) return '';
-    return difference - bound < 0.005 ? 'Nothing else comes nearer.' : `Nothing comes nearer than ${bound.toFixed(2)}.`;
+    if (difference - bound < 0.005) return 'Nothing else comes nearer.';
+    return bound < 0.005 ? 'Nothing comes nearer by more than the eye sees.' : `Nothing comes nearer than ${bound.toFixed(2)}.`;
   });
 
   private cost(): string {
