@@ -47,6 +47,12 @@ export async function ratioOf(work: () => unknown, plain: () => unknown, rounds 
   return { ratio, text: `${figure(ratio)} × (${figure(least)}–${figure(most)})` };
 }
 
+/** The value that so large a share of some lie under: 0.5 for the median. */
+export function share(values: readonly number[], part: number): number {
+  const sorted = values.toSorted((a, b) => a - b);
+  return sorted[Math.min(sorted.length - 1, Math.floor(part * sorted.length))];
+}
+
 export interface Row {
   readonly what: string;
   readonly figure: string;

@@ -9,8 +9,8 @@ import { guessedMapping, itemsOfTable, readShelfTable, shelfCsv, TableError } fr
 import type { FastifyInstance } from 'fastify';
 import * as z from 'zod';
 import { createApp } from '../server/src/app';
-import { BackupError, backupFile, readBackup } from '../server/src/backup/backup-file';
-import { snapshotOf } from '../server/src/backup/snapshot';
+import { BackupError, readBackup } from '../server/src/backup/backup-file';
+import { writeBackup } from '../server/src/backup/write-backup';
 import { fillWithDemo } from '../server/src/demo';
 import { memoryOf } from '../server/src/memory';
 import { openStore } from '../server/src/store/open-store';
@@ -104,7 +104,7 @@ export async function serverUnderTest(): Promise<{ app: FastifyInstance; backup:
   const app = await createApp(memory, null, { logged: false });
   return {
     app,
-    backup: backupFile(await snapshotOf(store)),
+    backup: await writeBackup(store),
     stop: async () => {
       await app.close();
       await store.destroy();

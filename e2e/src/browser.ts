@@ -66,6 +66,12 @@ export async function named(browser: Browser, css: string, name: string | RegExp
   ) as Promise<WebElement>;
 }
 
+/** What was there a moment ago was redrawn, or something still moves over it: false, so that it is tried again. */
+function laterPerhaps(error: unknown): false {
+  if (error instanceof Error && /stale|intercepted|not interactable/i.test(error.name + error.message)) return false;
+  throw error;
+}
+
 /** Does something with a named element; where the page redrew it in between, with the new one. */
 export async function withNamed<Result>(
   browser: Browser,
@@ -80,8 +86,7 @@ export async function withNamed<Result>(
         done = { result: await does(await named(browser, css, name)) };
         return true;
       } catch (error) {
-        if (error instanceof Error && /stale|intercepted|not interactable/i.test(error.name + error.message)) return false;
-        throw error;
+        return laterPerhaps(error);
       }
     },
     PATIENCE,
@@ -120,10 +125,13 @@ export async function openArea(browser: Browser, name: string): Promise<void> {
 export async function menuItem(browser: Browser, text: string): Promise<void> {
   await browser.wait(
     async () => {
-      for (const item of await browser.findElements(By.css('[mat-menu-item]'))) {
-        if ((await item.getText()).startsWith(text)) return item.click().then(() => true);
+      try {
+        for (const item of await browser.findElements(By.css('[mat-menu-item]')))
+          if ((await item.getText()).startsWith(text)) return await item.click().then(() => true);
+        return false;
+      } catch (error) {
+        return laterPerhaps(error);
       }
-      return false;
     },
     PATIENCE,
     `no ${text} in the menu`,

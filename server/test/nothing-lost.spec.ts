@@ -3,9 +3,10 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import { connect } from 'node:net';
 import { startingItem } from '@aurantia/core';
 import { sql } from 'kysely';
-import { backupFile, readBackup } from '../src/backup/backup-file';
+import { readBackup } from '../src/backup/backup-file';
 import { Backups } from '../src/backup/backups';
-import { snapshotOf } from '../src/backup/snapshot';
+import { snapshotOf } from '../src/backup/snapshot-rows';
+import { writeBackup } from '../src/backup/write-backup';
 import { createApp } from '../src/app';
 import { memoryOf } from '../src/memory';
 import { openStore } from '../src/store/open-store';
@@ -116,7 +117,8 @@ describe('backups', () => {
     for (const wrong of [damaged, bytes.slice(0, 300), new Uint8Array(0), new TextEncoder().encode('{}')])
       await expect(backupsOf(full).restore(wrong)).rejects.toThrow(/Choose|choose/);
     expect(await snapshotOf(full.store)).toEqual(snapshot);
-    expect(Buffer.from(backupFile(snapshot)).equals(Buffer.from(bytes))).toBe(true);
+    expect(readBackup(bytes)).toEqual(snapshot);
+    expect(Buffer.from(await writeBackup(full.store)).equals(Buffer.from(bytes))).toBe(true);
   });
   test('are made daily, and the last fourteen stay', async () => {
     const full = await server();

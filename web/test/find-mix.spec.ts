@@ -129,7 +129,7 @@ describe('find a mix', () => {
     await asks(1);
     asked[0].answers.next(answer([mix(1, 6)], false));
     await fixture.whenStable();
-    expect(root.querySelector('.state')?.textContent).toMatch(/none nearer than 6\.00/);
+    expect(root.querySelector('.state')?.textContent).toMatch(/Searching 1 jar, 1 at a time/);
     button(root, 'Stop')?.click();
     await fixture.whenStable();
     expect(asked[0].stopped).toBe(true);

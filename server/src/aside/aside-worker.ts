@@ -1,6 +1,5 @@
 import { parentPort, workerData } from 'node:worker_threads';
 import { UnclearRegionError } from '@aurantia/core';
-import { snapshotOf } from '../backup/snapshot';
 import { ProblemError } from '../http/problem';
 import { UnreadableRows } from '../store/unreadable-rows';
 import { Reading } from './reading';
@@ -17,10 +16,7 @@ const works: {
   template: async (asked, from) => (await import('../template/template-work')).templateDrawn(asked, from),
   summary: async (asked, from) => (await import('../designs/summary-work')).summaryOf(asked, from),
   history: async (asked, from) => (await import('../designs/history-work')).historyOf(asked, from),
-  backup: async (_, { store }) => {
-    const { backupFile } = await import('../backup/backup-file');
-    return backupFile(await snapshotOf(store));
-  },
+  backup: async (_, { store }) => (await import('../backup/write-backup')).writeBackup(store),
   unreadable: (_, { store }) => new UnreadableRows(store).all(),
 };
 

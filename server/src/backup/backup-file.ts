@@ -1,10 +1,10 @@
 import { createHash } from 'node:crypto';
-import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
+import { strFromU8, unzipSync } from 'fflate';
 import * as z from 'zod';
 import { snapshotSchema, type Snapshot } from './snapshot';
 
 export const BACKUP_FORMAT = 'aurantia backup';
-const VERSION = 1;
+export const BACKUP_VERSION = 1;
 /** What is unpacked at most: far more than any workshop's documents, far less than what stalls a machine. */
 const MOST_BYTES = 512 * 1024 * 1024;
 
@@ -15,26 +15,14 @@ const manifestSchema = z.object({
   files: z.record(z.string(), z.string()),
 });
 
-const parts = Object.keys(snapshotSchema.shape) as (keyof Snapshot)[];
-const fileOf = (part: keyof Snapshot): string => `${part}.json`;
+/** What a backup has a file of each. */
+export const parts = Object.keys(snapshotSchema.shape) as (keyof Snapshot)[];
+export const fileOf = (part: keyof Snapshot): string => `${part}.json`;
 const sum = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex');
 
 /** The backup can't be read; the sentence says what to do. */
 export class BackupError extends Error {
   override readonly name = 'BackupError';
-}
-
-/** One file of everything: a zip of open JSON with checksums. The same workshop gives the same bytes. */
-export function backupFile(snapshot: Snapshot): Uint8Array {
-  const files = parts.map((part) => [fileOf(part), strToU8(`${JSON.stringify(snapshot[part], null, 1)}\n`)] as const);
-  const manifest = {
-    format: BACKUP_FORMAT,
-    version: VERSION,
-    files: Object.fromEntries(files.map(([name, bytes]) => [name, sum(bytes)])),
-  };
-  const all: Zippable = Object.fromEntries([['manifest.json', strToU8(`${JSON.stringify(manifest, null, 1)}\n`)], ...files]);
-  // A zip notes when it was made; a fixed day, so that bytes differ only when the workshop does.
-  return zipSync(all, { level: 6, mtime: new Date(1980, 0, 1) });
 }
 
 /**
@@ -45,7 +33,7 @@ export function readBackup(bytes: Uint8Array): Snapshot {
   const files = unpacked(bytes);
   const manifest = manifestSchema.safeParse(parsed(files, 'manifest.json'));
   if (!manifest.success) throw new BackupError('This is no backup of Aurantia’s. Choose a file that it saved, ending in .zip.');
-  if (manifest.data.version > VERSION)
+  if (manifest.data.version > BACKUP_VERSION)
     throw new BackupError('This backup was made by a newer Aurantia. Restore it with that one.');
   for (const part of parts) {
     const name = fileOf(part);

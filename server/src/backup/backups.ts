@@ -2,10 +2,11 @@ import { mkdirSync, readdirSync, readFileSync, renameSync, rmSync, statSync, wri
 import { join } from 'node:path';
 import { notFound } from '../http/problem';
 import type { Store } from '../store/open-store';
-import { backupFile, readBackup } from './backup-file';
+import { readBackup } from './backup-file';
 import { previewOf, type Preview } from './preview';
 import { restore } from './restore';
-import { snapshotOf } from './snapshot';
+import { snapshotOf } from './snapshot-rows';
+import { writeBackup } from './write-backup';
 
 /** How many daily backups are kept. */
 export const DAYS_KEPT = 14;
@@ -29,7 +30,7 @@ export class Backups {
   ) {}
 
   async make(): Promise<Uint8Array> {
-    return this.madeAside ? this.madeAside() : backupFile(await snapshotOf(this.store));
+    return this.madeAside ? this.madeAside() : writeBackup(this.store);
   }
 
   /** Today's, once a day; of the daily ones the last fourteen stay. */

@@ -17,6 +17,8 @@ import type { Memory } from '../memory';
 const kept = z.object({ document: designDocumentSchema, revision: z.int(), keptAt: z.string() });
 /** What is sent is of this version; only what comes in may be older. */
 const designFileReplySchema = z.object({ ...designFileDocumentSchema.shape, design: designDocumentSchema });
+/** A document was checked as it came in, or was read; to be sent it needn't be a second time, and a save is waited for. */
+const asItIs = { serializerCompiler: () => (data: unknown) => JSON.stringify(data) };
 const stretch = z.object({
   from: z.coerce.number().int().min(0).default(0),
   limit: z.coerce.number().int().min(1).max(MOST_A_PAGE).default(30),
@@ -46,11 +48,14 @@ export const designsRoutes: FastifyPluginAsyncZod<Memory> = async (
     reply.code(201).send(await designs.create(request.body)),
   );
 
-  app.get('/:id', { schema: { params: byId, response: { 200: kept } } }, async (request) => designs.newest(request.params.id));
+  app.get('/:id', { ...asItIs, schema: { params: byId, response: { 200: kept } } }, async (request) =>
+    designs.newest(request.params.id),
+  );
 
   app.put(
     '/:id',
     {
+      ...asItIs,
       schema: { params: byId, body: z.strictObject({ parent: z.int().min(1), document: designSchema }), response: { 200: kept } },
     },
     async ({ params, body }) => {

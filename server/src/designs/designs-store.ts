@@ -206,11 +206,14 @@ async function hold(within: Store, id: string, number: number): Promise<void> {
 async function thin(within: Store, id: string, now: Date): Promise<void> {
   const rows = await within
     .selectFrom('revision')
-    .where('design_id', '=', id)
-    .select(['number', 'kept_at as keptAt'])
-    .orderBy('number')
+    .leftJoin('held_revision', (join) =>
+      join.onRef('held_revision.design_id', '=', 'revision.design_id').onRef('held_revision.number', '=', 'revision.number'),
+    )
+    .where('revision.design_id', '=', id)
+    .select(['revision.number', 'kept_at as keptAt', 'held_revision.number as held'])
+    .orderBy('revision.number')
     .execute();
-  const held = await within.selectFrom('held_revision').where('design_id', '=', id).select('number').execute();
-  const gone = thinned(rows, now).filter((one) => !held.some(({ number }) => number === one));
+  const held = new Set(rows.map((row) => row.held));
+  const gone = thinned(rows, now).filter((number) => !held.has(number));
   if (gone.length > 0) await within.deleteFrom('revision').where('design_id', '=', id).where('number', 'in', gone).execute();
 }

@@ -21,16 +21,9 @@ export class UnreadableRows {
     const { store } = this;
     const kept = async (table: 'shelf_item' | 'cup' | 'palette') =>
       store.selectFrom(table).select(['id', 'document']).orderBy('place').execute();
-    const designs = await store
-      .selectFrom('design')
-      .innerJoin('revision', (join) =>
-        join.onRef('revision.design_id', '=', 'design.id').onRef('revision.number', '=', 'design.latest'),
-      )
-      .select(['design.id', 'revision.document'])
-      .execute();
     const settings = await store.selectFrom('workshop').select('settings').execute();
     return [
-      ...faulty('design', designs, designSchema),
+      ...(await this.designs()),
       ...faulty('shelf item', await kept('shelf_item'), shelfItemSchema),
       ...faulty('cup', await kept('cup'), cupSchema),
       ...faulty('palette', await kept('palette'), paletteSchema),
@@ -47,7 +40,29 @@ export class UnreadableRows {
       })),
     ];
   }
+
+  private async designs(): Promise<Unreadable[]> {
+    const found: Unreadable[] = [];
+    for (let after = ''; ;) {
+      const rows = await this.store
+        .selectFrom('design')
+        .innerJoin('revision', (join) =>
+          join.onRef('revision.design_id', '=', 'design.id').onRef('revision.number', '=', 'design.latest'),
+        )
+        .where('design.id', '>', after)
+        .select(['design.id', 'revision.document'])
+        .orderBy('design.id')
+        .limit(AT_A_TIME)
+        .execute();
+      if (rows.length === 0) return found;
+      after = rows[rows.length - 1].id;
+      found.push(...faulty('design', rows, designSchema));
+    }
+  }
 }
+
+/** How many designs are read at a time. */
+const AT_A_TIME = 100;
 
 const faulty = (
   kind: string,

@@ -11,6 +11,7 @@ import {
   untracked,
 } from '@angular/core';
 import {
+  countText,
   coverCostOf,
   MOST_JARS,
   usualMix,
@@ -101,6 +102,7 @@ export class FindMix {
   protected readonly searching = computed(
     () => this.wish() !== null && this.sentence() === null && !this.stopped() && this.answer()?.over !== true,
   );
+  protected readonly jarCount = computed(() => countText(this.jars().length, 'jar'));
   protected readonly bestFirst = computed(() => {
     const mixes = [...(this.answer()?.mixes ?? [])];
     return this.goal() === 'cheapest' ? mixes.reverse() : mixes.sort((one, other) => one.difference - other.difference);

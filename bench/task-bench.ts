@@ -1,0 +1,99 @@
+import { painted, reads, see, type Browser } from '../e2e/src/browser';
+import { Program } from '../e2e/src/program';
+import type { Row } from './measure';
+
+/** Beyond this a maker feels a hitch, ms. */
+const HITCH = 50;
+const ARROWS = { up: '\uE013', down: '\uE015', left: '\uE012', right: '\uE014' };
+
+interface Doing {
+  readonly what: string;
+  /** brings the page to where it begins */
+  readonly ready: (browser: Browser, program: Program) => Promise<void>;
+  readonly act: (browser: Browser, program: Program) => Promise<void>;
+}
+
+const keys = async (browser: Browser, css: string, pressed: readonly string[]): Promise<void> => {
+  const element = await see(browser, css);
+  for (const key of pressed) await element.sendKeys(key);
+};
+
+const doings: readonly Doing[] = [
+  {
+    what: 'typing an amount 30 steps up and down',
+    ready: async (browser, { address }) => {
+      await browser.get(`${address}/designs/copper-eaves/colour`);
+      await reads(browser, 'By the eye');
+    },
+    act: (browser) =>
+      keys(
+        browser,
+        'au-stepper input',
+        Array.from({ length: 30 }, (_, step) => (step % 3 === 2 ? ARROWS.down : ARROWS.up)),
+      ),
+  },
+  {
+    what: 'moving an edge 30 steps',
+    ready: async (browser, { address }) => {
+      await browser.get(`${address}/designs/copper-eaves/areas`);
+      await reads(browser, 'cm²');
+      await see(browser, 'au-wrap-view [role=slider]');
+    },
+    act: (browser) =>
+      keys(
+        browser,
+        'au-wrap-view [role=slider]',
+        Array.from({ length: 30 }, (_, step) => (step % 3 === 2 ? ARROWS.down : ARROWS.up)),
+      ),
+  },
+  {
+    what: 'going home from a design',
+    ready: async (browser, { address }) => {
+      await browser.get(`${address}/designs/copper-eaves/colour`);
+      await reads(browser, 'By the eye');
+    },
+    act: async (browser) => {
+      await browser.executeScript('document.querySelector(\'a[href="/"], a[href="/designs"]\').click()');
+      await reads(browser, 'Peat Fire');
+    },
+  },
+  {
+    what: 'turning the cup 30 steps',
+    ready: async (browser, { address }) => {
+      await browser.get(`${address}/designs/copper-eaves/colour`);
+      await reads(browser, 'By the eye');
+      await see(browser, 'au-cup-view');
+    },
+    act: (browser) =>
+      keys(
+        browser,
+        'au-cup-view [tabindex="0"]',
+        Array.from({ length: 30 }, (_, step) => (step % 3 === 2 ? ARROWS.left : ARROWS.right)),
+      ),
+  },
+];
+
+/** The longest task on the page's own thread while a maker works, in five runs each. */
+export async function taskRows(browser: Browser, program: Program): Promise<readonly Row[]> {
+  const rows: Row[] = [];
+  for (const { what, ready, act } of doings) {
+    const longest: number[] = [];
+    for (let run = 0; run < 5; run += 1) {
+      await ready(browser, program);
+      await painted(browser);
+      await browser.executeScript(
+        'window.tasks = [0]; new PerformanceObserver((list) => window.tasks.push(...list.getEntries().map((entry) => entry.duration))).observe({ type: "longtask" })',
+      );
+      await act(browser, program);
+      await painted(browser);
+      longest.push(await browser.executeScript<number>('return Math.max(...window.tasks)'));
+    }
+    const smooth = longest.filter((ms) => ms < HITCH).length;
+    rows.push({
+      what: `runs of five without a task over ${HITCH} ms on the page’s thread: ${what}`,
+      figure: smooth === 5 ? '5 of 5' : `${smooth} of 5; ${longest.map((ms) => ms.toFixed(0)).join(', ')} ms`,
+      aim: '5 of 5',
+    });
+  }
+  return rows;
+}

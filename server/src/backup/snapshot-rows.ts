@@ -1,0 +1,91 @@
+import type { Store } from '../store/open-store';
+import { bodyOf, type Snapshot } from './snapshot';
+
+/** How many designs are read at a time, with all that stayed of each: a workshop may hold more than is good to have in hand at once. */
+const AT_A_TIME = 100;
+
+type Rows = { readonly [Part in keyof Snapshot]: (within: Store) => AsyncGenerator<Snapshot[Part][number]> };
+
+/** What a workshop remembers, row by row, in the order it is written down. */
+export const snapshotRows = {
+  async *designs(within) {
+    for (let after = ''; ;) {
+      const designs = await within
+        .selectFrom('design')
+        .where('id', '>', after)
+        .select(['id', 'latest', 'kept_at', 'removed_at'])
+        .orderBy('id')
+        .limit(AT_A_TIME)
+        .execute();
+      if (designs.length === 0) return;
+      after = designs[designs.length - 1].id;
+      yield* withRevisions(within, designs);
+    }
+  },
+  async *shelf(within) {
+    for (const { id, kind, removed_at, revision, document } of await within
+      .selectFrom('shelf_item')
+      .selectAll()
+      .orderBy('place')
+      .execute())
+      yield { id, kind, removed_at, revision, ...bodyOf(document) };
+  },
+  async *ledger(within) {
+    yield* await within.selectFrom('ledger').select(['item_id', 'at', 'change', 'left_after', 'why']).orderBy('row').execute();
+  },
+  cups: (within) => kept(within, 'cup'),
+  palettes: (within) => kept(within, 'palette'),
+  async *workshop(within) {
+    for (const { revision, settings } of await within.selectFrom('workshop').selectAll().execute())
+      yield { revision, ...bodyOf(settings) };
+  },
+  async *setAside(within) {
+    for (const { kind, id, at, document } of await within.selectFrom('set_aside').selectAll().orderBy('row').execute())
+      yield { kind, id, at, ...bodyOf(document) };
+  },
+} satisfies Rows;
+
+async function* withRevisions(
+  within: Store,
+  designs: readonly Omit<Snapshot['designs'][number], 'revisions'>[],
+): AsyncGenerator<Snapshot['designs'][number]> {
+  const ids = designs.map(({ id }) => id);
+  const revisions = await within.selectFrom('revision').where('design_id', 'in', ids).selectAll().orderBy('row').execute();
+  const held = await within.selectFrom('held_revision').where('design_id', 'in', ids).selectAll().execute();
+  for (const design of designs)
+    yield {
+      ...design,
+      revisions: revisions
+        .filter(({ design_id }) => design_id === design.id)
+        .map(({ number, parent, kept_at, document }) => ({
+          number,
+          parent,
+          kept_at,
+          ...(held.some((one) => one.design_id === design.id && one.number === number) ? { held: true as const } : {}),
+          ...bodyOf(document),
+        })),
+    };
+}
+
+async function* kept(within: Store, table: 'cup' | 'palette'): AsyncGenerator<Snapshot['cups'][number]> {
+  for (const { id, removed_at, revision, document } of await within.selectFrom(table).selectAll().orderBy('place').execute())
+    yield { id, removed_at, revision, ...bodyOf(document) };
+}
+
+/** Everything at once, in one transaction, so that what is saved meanwhile is in it whole or not at all. */
+export const snapshotOf = (store: Store): Promise<Snapshot> =>
+  store.transaction().execute(async (within) => ({
+    designs: await all(snapshotRows.designs(within)),
+    shelf: await all(snapshotRows.shelf(within)),
+    ledger: await all(snapshotRows.ledger(within)),
+    cups: await all(snapshotRows.cups(within)),
+    palettes: await all(snapshotRows.palettes(within)),
+    workshop: await all(snapshotRows.workshop(within)),
+    setAside: await all(snapshotRows.setAside(within)),
+  }));
+
+async function all<Row>(rows: AsyncGenerator<Row>): Promise<Row[]> {
+  const found: Row[] = [];
+  for await (const row of rows) found.push(row);
+  return found;
+}
