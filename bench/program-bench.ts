@@ -136,7 +136,7 @@ export async function programRows(): Promise<readonly Row[]> {
     return [
       await save(program),
       ...(await readyRows(browser, program)),
-      ...(await taskRows(browser, program)),
+      ...(await taskRows(program)),
       await withoutGraphics(program),
     ];
   } finally {
