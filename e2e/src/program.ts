@@ -1,5 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { existsSync, mkdtempSync, rmSync } from 'node:fs';
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { createInterface } from 'node:readline';
@@ -41,6 +41,12 @@ export class Program {
       });
     });
     return this.address;
+  }
+
+  /** The most memory it has held since it was started, MB, threads and all. */
+  mostMemory(): number {
+    const status = readFileSync(`/proc/${this.child?.pid ?? 'self'}/status`, 'utf8');
+    return Number(/VmHWM:\s+(\d+)/.exec(status)?.[1] ?? NaN) / 1024;
   }
 
   /** Stops it, gracefully or as a power cut would. */

@@ -1,18 +1,9 @@
 import { BANDS } from '../colour';
 import { flakeFilm, poissonWeights } from '../glitter';
-import { remember } from '../remember';
 import type { Interval } from './difference-bounds';
+import { LightEnds } from './light-ends';
 import type { MixColours } from './mix-colour';
-
-/** Which see-through jars a mix has, within which shares of its face, and the hiding jars the rest may be of. */
-export interface ShareBox {
-  readonly through: readonly number[];
-  /** by see-through jar, 0..1 */
-  readonly shares: readonly Interval[];
-  readonly hiding: readonly number[];
-  /** the strictest sum known that no mix of it may take below zero: what a whole share adds, of each see-through jar and by hiding jar */
-  readonly strict: { readonly own: Float64Array; readonly hiding: Float64Array } | null;
-}
+import type { ShareBox } from './share-box';
 
 /**
  * The light of every mix of a box, near a plain sum, wavelength by wavelength: `at + with·B + Σ by·share`, the
@@ -25,8 +16,6 @@ export interface LightEnvelope {
   readonly off: Float64Array;
 }
 
-/** Multipliers tried, of what makes the sum as strong as light itself. */
-const MULTIPLIERS = [0.2, 0.6, 2, 6];
 /** Stacks so deep that they are met no oftener count as a range of light rather than one by one. */
 const SELDOM = 1e-3;
 
@@ -41,6 +30,7 @@ export class LightEnvelopes {
   /** how likely a stack is deeper than so many flakes */
   private readonly beyond: Float64Array;
   private readonly films: readonly { readonly R: Float64Array; readonly twice: Float64Array }[];
+  private readonly ends: LightEnds;
 
   constructor(private readonly colours: MixColours) {
     this.weights = poissonWeights(Math.min(colours.question.depth, 400));
@@ -50,6 +40,7 @@ export class LightEnvelopes {
       const { R, T } = flakeFilm(glitter);
       return { R: Float64Array.from(R), twice: Float64Array.from(T, (t) => t * t) };
     });
+    this.ends = new LightEnds(this.films.map(({ R }) => R));
   }
 
   of(box: ShareBox): LightEnvelope {
@@ -65,7 +56,7 @@ export class LightEnvelopes {
     const sum = (values: Float64Array) => values.reduce((total, value) => total + value, 0);
     const hides: Interval = hiding.length > 0 ? [Math.max(0, 1 - sum(to)), Math.max(0, 1 - sum(from))] : [0, 0];
     const free = Math.max(0, 1 - sum(from) - hides[0]);
-    const { darkest, brightest } = this.endsWithin(box, hides);
+    const { darkest, brightest } = this.ends.within(box, hides);
     const [upper, lower, nextUpper, nextLower] = Array.from({ length: 4 }, () => new Float64Array(width));
     for (let band = 0; band < BANDS; band += 1) {
       const row = band * width;
@@ -134,48 +125,6 @@ export class LightEnvelopes {
     }
     return middleOf(most, least, { hides, darkest, brightest, from, to });
   }
-
-  /**
-   * The same of the jars that a mix may really have much of: those that the strictest sum counts against count
-   * for less, by a multiplier (a Lagrangian bound: any multiplier holds, a few are tried).
-   */
-  private endsWithin({ shares, hiding, strict }: ShareBox, hides: Interval): { darkest: Float64Array; brightest: Float64Array } {
-    const all = this.endsOf(hiding);
-    if (!strict || hiding.length === 0 || hides[1] <= 0) return all;
-    const scale = hiding.reduce((sum, jar) => sum + Math.abs(strict.hiding[jar]), 0) / hiding.length;
-    let spare = 0;
-    shares.forEach(([from, to], p) => (spare += Math.max(from * strict.own[p], to * strict.own[p])));
-    const perShare = spare > 0 ? spare / hides[0] : spare / hides[1];
-    if (!(scale > 0) || !Number.isFinite(perShare)) return all;
-    const [darkest, brightest] = [all.darkest.slice(), all.brightest.slice()];
-    for (const share of MULTIPLIERS) {
-      const times = share / scale;
-      for (let band = 0; band < BANDS; band += 1) {
-        let [low, high] = [Infinity, -Infinity];
-        for (const jar of hiding) {
-          const r = this.films[jar].R[band];
-          const turn = times * strict.hiding[jar];
-          if (r - turn < low) low = r - turn;
-          if (r + turn > high) high = r + turn;
-        }
-        darkest[band] = Math.max(darkest[band], low - times * perShare);
-        brightest[band] = Math.min(brightest[band], high + times * perShare);
-      }
-    }
-    return { darkest, brightest };
-  }
-
-  /** The darkest and the brightest of some jars, wavelength by wavelength; of none, what changes no least and no most. */
-  private readonly endsOf = remember((hiding: readonly number[]) => {
-    const darkest = new Float64Array(BANDS).fill(1);
-    const brightest = new Float64Array(BANDS);
-    for (const jar of hiding)
-      for (let band = 0; band < BANDS; band += 1) {
-        darkest[band] = Math.min(darkest[band], this.films[jar].R[band]);
-        brightest[band] = Math.max(brightest[band], this.films[jar].R[band]);
-      }
-    return { darkest, brightest };
-  });
 }
 
 /** The sum halfway between two, and how far both lie from it at most. */

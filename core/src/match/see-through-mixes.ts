@@ -1,11 +1,10 @@
-import { BANDS, xyzRows } from '../colour';
-import { flakeFilm } from '../glitter';
 import type { Bound } from './bound';
-import { LightEnvelopes, type ShareBox } from './light-envelope';
+import { BoxJudge } from './box-judge';
+import type { ShareBox } from './share-box';
 import { mixesBySum, type SumSearch } from './mixes-by-sum';
 import type { MixColours } from './mix-colour';
 import type { Mix } from './mix-question';
-import { cutTo, mostIn, sizeOf, widthOf, type ShareLine } from './share-ranges';
+import { cutTo, sizeOf, widthOf } from './share-ranges';
 
 /** Which mixes to go through, and what one must satisfy. */
 export interface SeeThroughSearch extends Pick<SumSearch, 'colours' | 'size'> {
@@ -23,8 +22,6 @@ const NARROWEST = 0.02;
 const MANY = 60;
 /** A box cut down so far is judged anew before it is halved. */
 const SMALLER = 0.5;
-/** Rounding must not rule out what lies on a bound. */
-const TINY = 1e-9;
 
 /**
  * Every mix with a see-through jar in it that the bounds don’t rule out. Such mixes are no plain sum of
@@ -74,28 +71,17 @@ function* groupsOf(
   for (let p = from; p < jars.length; p += 1) yield* groupsOf(jars, most, p + 1, [...picked, jars[p]]);
 }
 
-/** A box as the bounds see it: worths of steps by bound and jar, and the same of shares of the see-through jars alone. */
-interface Judged {
-  readonly worths: readonly Float64Array[];
-  readonly lines: readonly ShareLine[];
-  readonly strict: ShareBox['strict'];
-}
-
+/** Halves boxes until what is left of them can be searched. */
 class Boxes {
-  private readonly envelopes: LightEnvelopes;
-  private readonly reflects: readonly Float64Array[];
-  private readonly by = xyzRows.map(() => new Float64Array(BANDS));
-  /** the bound that ruled out the last box: most likely it does so again */
-  private strictest = 0;
+  private readonly judge: BoxJudge;
 
   constructor(private readonly search: SeeThroughSearch) {
-    this.envelopes = new LightEnvelopes(search.colours);
-    this.reflects = search.colours.question.jars.map(({ glitter }) => Float64Array.from(flakeFilm(glitter).R));
+    this.judge = new BoxJudge(search.colours);
   }
 
   /** Goes through a box; steps now and then, so that whoever asked can look up. */
   *within(wide: ShareBox, kept: number): Generator<void> {
-    const judged = this.judged(wide);
+    const judged = this.judge.judge(wide, this.search.bounds());
     const shares = judged && cutTo(judged.lines, wide.shares, wide.hiding.length > 0);
     if (!shares) return;
     const box = { ...wide, shares, strict: judged.strict };
@@ -141,65 +127,6 @@ class Boxes {
     });
     while (!search.next().done) if (left.length > most) return null;
     return left.length > most ? null : left;
-  }
-
-  /** The most a step of each jar adds to each bound; null when no mix of the box meets one. */
-  private judged(box: ShareBox): Judged | null {
-    const { face } = this.search.colours;
-    const { through, hiding, shares } = box;
-    const light = this.envelopes.of(box);
-    const jars = [...through, ...hiding];
-    const count = through.length;
-    // XYZ of the sum's constant, then of what each jar adds to it.
-    const colours = new Float64Array(3 * (jars.length + 1));
-    for (let axis = 0; axis < 3; axis += 1) {
-      const seen = xyzRows[axis];
-      for (let band = 0; band < BANDS; band += 1) {
-        const start = band * (2 + count);
-        colours[axis] += seen[band] * light.middle[start];
-        for (let p = 0; p < count; p += 1) colours[3 * (p + 1) + axis] += seen[band] * light.middle[start + 2 + p];
-        this.by[axis][band] = seen[band] * light.middle[start + 1];
-      }
-      for (let j = count; j < jars.length; j += 1) {
-        const R = this.reflects[jars[j]];
-        let sum = 0;
-        for (let band = 0; band < BANDS; band += 1) sum += this.by[axis][band] * R[band];
-        colours[3 * (j + 1) + axis] = sum;
-      }
-    }
-    const worths: Float64Array[] = [];
-    const lines: ShareLine[] = [];
-    const bounds = this.search.bounds();
-    let strictest = Infinity;
-    let strict: ShareBox['strict'] = null;
-    for (let turn = 0; turn < bounds.length; turn += 1) {
-      const place = (this.strictest + turn) % bounds.length;
-      const { x, y, z, at } = bounds[place];
-      let flat = at + x * colours[0] + y * colours[1] + z * colours[2];
-      for (let band = 0; band < BANDS; band += 1)
-        flat += Math.abs(x * xyzRows[0][band] + y * xyzRows[1][band] + z * xyzRows[2][band]) * light.off[band];
-      const worth = new Float64Array(this.reflects.length);
-      const own = new Float64Array(count);
-      let rest = -Infinity;
-      for (let j = 0; j < jars.length; j += 1) {
-        const sum = flat + x * colours[3 * j + 3] + y * colours[3 * j + 4] + z * colours[3 * j + 5];
-        worth[jars[j]] = sum * face[jars[j]];
-        if (j < count) own[j] = sum;
-        else if (sum > rest) rest = sum;
-      }
-      const most = mostIn({ own, rest }, shares);
-      if (most < strictest) {
-        strictest = most;
-        strict = { own, hiding: worth.map((value, jar) => value / face[jar]) };
-      }
-      if (most < -TINY) {
-        this.strictest = place;
-        return null;
-      }
-      worths.push(worth);
-      lines.push({ own, rest });
-    }
-    return { worths, lines, strict };
   }
 }
 
