@@ -1,4 +1,4 @@
-import { flakeField, type FlakeField } from '../src';
+import { cupLight, flakeField, flatLight, litField, litPixels, type FlakeField } from '../src';
 import { figureBox, figureStance, mouthOf, paintedCup, stanceIn } from '../src/figure';
 
 const stations = [
@@ -23,6 +23,27 @@ function wall(): FlakeField {
     ground: '#00c800',
     seed: 1,
     wraps: true,
+  });
+}
+
+/** A picture that is of one pour all over. */
+function swatch(): FlakeField {
+  const [width, height] = [40, 30];
+  const flake = { kind: 'solid', opacity: 1, finish: 'metallic', cut: 0.4, share: 1, colour: '#b06a30' } as const;
+  return flakeField({
+    width,
+    height,
+    rowsPerMm: 2,
+    columnsPerMm: () => 2,
+    regions: [
+      {
+        pixels: Uint32Array.from({ length: width * height }, (_, i) => i),
+        look: [{ layer: 'flakes' as const, depth: 3, flakes: [flake] }],
+      },
+    ],
+    ground: '#101010',
+    seed: 2,
+    wraps: false,
   });
 }
 
@@ -60,4 +81,15 @@ describe('a cup painted without a graphics card', () => {
     expect(across + line / 2).toBeLessThan(width);
     expect(at.ground + across * (down / across)).toBeLessThan(2 * height);
   });
+});
+
+test.each([
+  ['a cup that turns, of several parts', wall(), cupLight(64, 0.7)],
+  ['a flat swatch of one part', swatch(), flatLight(0.2, -0.3)],
+] as const)('single pixels are lit as whole pictures are: %s', (_, field, light) => {
+  const whole = new Uint32Array(litField(field, light).buffer);
+  const lit = litPixels(field, light);
+  const seen = [...whole.keys()].filter((at) => whole[at] !== 0);
+  expect(seen.length).toBeGreaterThan(200);
+  for (const at of seen) expect(lit(Math.floor(at / field.width), at % field.width)).toBe(whole[at]);
 });

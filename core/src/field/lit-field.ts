@@ -41,6 +41,21 @@ export function litField(
   return out;
 }
 
+/**
+ * The same of single pixels, for a picture that shows few of them.
+ * @returns by row and column, RGBA as `litField` lays it; 0 in columns nobody sees
+ */
+export function litPixels(field: FlakeField, light: FieldLight): (row: number, column: number) => number {
+  const { width, tokens, owner } = field;
+  const { colours, starts, length } = coloursOf(field, light);
+  const ways = Int32Array.from({ length: width }, (_, column) => light.wayOf(column));
+  return (row, column) => {
+    const at = row * width + column;
+    const way = ways[column];
+    return way < 0 ? 0 : colours[way * length + starts[owner === null ? 1 : owner[at]] + tokens[at]];
+  };
+}
+
 /** Columns side by side that are lit alike. */
 function stretchesOf(width: number, { wayOf }: FieldLight): readonly { from: number; to: number; way: number }[] {
   const stretches: { from: number; to: number; way: number }[] = [];

@@ -1,4 +1,4 @@
-import { cupLight, litField, type FlakeField } from '../field';
+import { cupLight, litPixels, type FlakeField } from '../field';
 import type { Station } from '../vessel';
 import { LOOK_DOWN, radiusAt, rowOf, topOf, type Stance } from './projection';
 
@@ -20,7 +20,7 @@ export function paintedCup(
   { width, height, stance, turn }: CupPicture,
 ): Uint8ClampedArray<ArrayBuffer> {
   const picture = new Uint8ClampedArray(width * height * 4);
-  const wall = new Uint32Array(litField(field, cupLight(field.width, turn)).buffer);
+  const lit = litPixels(field, cupLight(field.width, turn));
   const top = topOf(stations);
   const [cos, sin] = [Math.cos(LOOK_DOWN), Math.sin(LOOK_DOWN)];
   const radii = Float32Array.from({ length: Math.ceil(top) + 2 }, (_, mm) => radiusAt(stations, mm));
@@ -50,7 +50,7 @@ export function paintedCup(
       const round = angle / (2 * Math.PI) + 0.5;
       const column = Math.floor((round - Math.floor(round)) * field.width) % field.width;
       const row = Math.min(field.height - 1, Math.floor((1 - mm / top) * field.height));
-      shade(picture, (y * width + x) * 4, wall[row * field.width + column], across / radius(mm), facing);
+      shade(picture, (y * width + x) * 4, lit(row, column), across / radius(mm), facing);
     }
   }
   return picture;
