@@ -33,6 +33,8 @@ export async function openBrowser(graphics = true): Promise<Browser> {
     .setChromeService(new ServiceBuilder('/usr/bin/chromedriver'))
     .build();
   const browser = driver as unknown as Browser;
+  // A page starved by a busy machine answers late; whether it shows what it should is the conditions' affair.
+  await browser.manage().setTimeouts({ script: 2 * PATIENCE });
   await resize(browser, 1280, 800);
   return browser;
 }
