@@ -10,14 +10,14 @@ import {
   type MixQuestion,
   type SearchState,
 } from '@aurantia/core';
-import type { Row } from './measure';
+import { share, type Row } from './measure';
 
 const under = reflectanceOf('#2e3436');
 const TOTAL = 12.5;
 const STEP = 0.5;
 const DEPTH = 2.5;
 
-/** A shelf of jars in colours and cuts of their own, every so-manieth see-through. */
+/** A shelf of jars in colours and cuts of their own, every so many a see-through one. */
 function jarsOf(count: number, random: () => number, through = Infinity): MixQuestion['jars'] {
   return Array.from({ length: count }, (_, i) => {
     const cut = [0.2, 0.4, 0.6, 1][i % 4];
@@ -95,9 +95,14 @@ export function matchRow(): Row {
     const jars = jarsOf(60, random);
     return searched(question(jars, madeColour(jars, random)));
   });
-  const middle = (values: readonly number[]) => values.toSorted((a, b) => a - b)[values.length >> 1];
-  const evaluated = middle(runs.map(({ state }) => state.evaluated));
-  const ms = middle(runs.map((run) => run.ms));
+  const evaluated = share(
+    runs.map(({ state }) => state.evaluated),
+    0.5,
+  );
+  const ms = share(
+    runs.map((run) => run.ms),
+    0.5,
+  );
   const all = plain.tried * (threes(60) / threes(12));
   const slowest = Math.max(...runs.map((run) => run.ms));
   return {
@@ -107,7 +112,7 @@ export function matchRow(): Row {
   };
 }
 
-/** A patience of a maker at the bench, ms. */
+/** What a maker at the bench waits for, ms. */
 const PATIENCE = 30_000;
 
 /** Mixes of three, four and five with ten see-through jars among sixty: five shelves, colours in reach and out of it in turn. */

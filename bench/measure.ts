@@ -1,12 +1,13 @@
 /** The median time of a piece of work, ms, after a warm-up. */
 export function medianOf(rounds: number, work: (round: number) => void): number {
   work(-1);
-  return middle(
+  return share(
     Array.from({ length: rounds }, (_, round) => {
       const start = performance.now();
       work(round);
       return performance.now() - start;
     }),
+    0.5,
   );
 }
 
@@ -18,10 +19,14 @@ export async function medianOfAsync(rounds: number, work: (round: number) => Pro
     await work(round);
     times.push(performance.now() - start);
   }
-  return middle(times);
+  return share(times, 0.5);
 }
 
-const middle = (times: number[]): number => times.sort((a, b) => a - b)[Math.floor(times.length / 2)];
+/** The value that so large a share of some lie under: 0.5 for the median. */
+export function share(values: readonly number[], part: number): number {
+  const sorted = values.toSorted((a, b) => a - b);
+  return sorted[Math.min(sorted.length - 1, Math.floor(part * sorted.length))];
+}
 
 /** A work and the plain one it is held against, by turns in one run: the median of five ratios, and how far they swing. */
 export async function ratioOf(work: () => unknown, plain: () => unknown, rounds = 5): Promise<{ ratio: number; text: string }> {
@@ -38,19 +43,13 @@ export async function ratioOf(work: () => unknown, plain: () => unknown, rounds 
     // The plain one is short: the middle of many, so that one late tick doesn't count.
     const short: number[] = [];
     for (let i = 0; i < 9; i += 1) short.push(await timed(plain));
-    ratios.push(took / middle(short));
+    ratios.push(took / share(short, 0.5));
   }
   ratios.sort((a, b) => a - b);
   const [least, most] = [ratios[0], ratios[ratios.length - 1]];
   const figure = (value: number) => value.toFixed(value < 10 ? 1 : 0);
-  const ratio = middle([...ratios]);
+  const ratio = share(ratios, 0.5);
   return { ratio, text: `${figure(ratio)} × (${figure(least)}–${figure(most)})` };
-}
-
-/** The value that so large a share of some lie under: 0.5 for the median. */
-export function share(values: readonly number[], part: number): number {
-  const sorted = values.toSorted((a, b) => a - b);
-  return sorted[Math.min(sorted.length - 1, Math.floor(part * sorted.length))];
 }
 
 export interface Row {

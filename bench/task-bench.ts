@@ -15,48 +15,39 @@ interface Doing {
   readonly act: (browser: Browser, program: Program) => Promise<void>;
 }
 
-const keys = async (browser: Browser, css: string, pressed: readonly string[]): Promise<void> => {
-  const element = await see(browser, css);
-  for (const key of pressed) await element.sendKeys(key);
-};
+/** Thirty presses of a key, every third the other way. */
+const pressing =
+  (css: string, [on, back]: readonly [string, string]): Doing['act'] =>
+  async (browser) => {
+    const element = await see(browser, css);
+    for (let step = 0; step < 30; step += 1) await element.sendKeys(step % 3 === 2 ? back : on);
+  };
+
+const opened =
+  (stage: string, says: string): Doing['ready'] =>
+  async (browser, { address }) => {
+    await browser.get(`${address}/designs/copper-eaves/${stage}`);
+    await reads(browser, says);
+  };
+const atColour = opened('colour', 'By the eye');
 
 const doings: readonly Doing[] = [
   {
     what: 'typing an amount 30 steps up and down, no graphics card',
     solid: false,
-    ready: async (browser, { address }) => {
-      await browser.get(`${address}/designs/copper-eaves/colour`);
-      await reads(browser, 'By the eye');
-    },
-    act: (browser) =>
-      keys(
-        browser,
-        'au-stepper input',
-        Array.from({ length: 30 }, (_, step) => (step % 3 === 2 ? ARROWS.down : ARROWS.up)),
-      ),
+    ready: atColour,
+    act: pressing('au-stepper input', [ARROWS.up, ARROWS.down]),
   },
   {
     what: 'moving an edge 30 steps, no graphics card',
     solid: false,
-    ready: async (browser, { address }) => {
-      await browser.get(`${address}/designs/copper-eaves/areas`);
-      await reads(browser, 'cm²');
-      await see(browser, 'au-wrap-view [role=slider]');
-    },
-    act: (browser) =>
-      keys(
-        browser,
-        'au-wrap-view [role=slider]',
-        Array.from({ length: 30 }, (_, step) => (step % 3 === 2 ? ARROWS.down : ARROWS.up)),
-      ),
+    ready: opened('areas', 'cm²'),
+    act: pressing('au-wrap-view [role=slider]', [ARROWS.up, ARROWS.down]),
   },
   {
     what: 'going home from a design, no graphics card',
     solid: false,
-    ready: async (browser, { address }) => {
-      await browser.get(`${address}/designs/copper-eaves/colour`);
-      await reads(browser, 'By the eye');
-    },
+    ready: atColour,
     act: async (browser) => {
       await browser.executeScript('document.querySelector(\'a[href="/"], a[href="/designs"]\').click()');
       await reads(browser, 'Peat Fire');
@@ -65,17 +56,8 @@ const doings: readonly Doing[] = [
   {
     what: 'turning the cup 30 steps, drawn by the processor',
     solid: true,
-    ready: async (browser, { address }) => {
-      await browser.get(`${address}/designs/copper-eaves/colour`);
-      await reads(browser, 'By the eye');
-      await see(browser, 'au-cup-view');
-    },
-    act: (browser) =>
-      keys(
-        browser,
-        'au-cup-view [tabindex="0"]',
-        Array.from({ length: 30 }, (_, step) => (step % 3 === 2 ? ARROWS.left : ARROWS.right)),
-      ),
+    ready: atColour,
+    act: pressing('au-cup-view [tabindex="0"]', [ARROWS.right, ARROWS.left]),
   },
 ];
 

@@ -20,6 +20,7 @@ import {
   type SearchState,
   type ShelfWish,
 } from '../src';
+import { answered, everyMix, jar, question, tried } from './plain-mixes';
 import { workshop } from './workshop';
 
 const hex = fc.integer({ min: 0, max: 0xffffff }).map((value) => `#${value.toString(16).padStart(6, '0')}`);
@@ -31,68 +32,6 @@ const glitter = (colour: string, cut: number, see: boolean): Glitter => ({
   ...typicalFlake(cut),
 });
 const glitters = fc.tuple(hex, fc.constantFrom(0.2, 0.4, 1), fc.boolean()).map(([colour, cut, see]) => glitter(colour, cut, see));
-const jar = (one: Glitter, change: Partial<MixQuestion['jars'][0]> = {}) => ({
-  glitter: one,
-  left: null,
-  keep: false,
-  ...change,
-});
-const question = (change: Partial<MixQuestion>): MixQuestion => ({
-  target: [60, 20, 40],
-  jars: [],
-  size: 3,
-  total: 4,
-  step: 0.5,
-  depth: 2.5,
-  under: reflectanceOf('#2e3436'),
-  closeEnough: 0,
-  closeShare: 0,
-  ...change,
-});
-
-/** Runs a search to its end. */
-function answered(asked: MixQuestion): SearchState {
-  const search = findMix(asked);
-  for (;;) {
-    const { value, done } = search.next();
-    if (done) return value;
-  }
-}
-
-/** The nearest mix of exactly so many jars, by trying every one. */
-/** Every mix of exactly so many jars. */
-function* everyMix({ jars, total, step, depth, under, target }: MixQuestion, size: number) {
-  const steps = Math.round(total / step);
-  function* pick(
-    from: number,
-    parts: readonly { jar: number; steps: number }[],
-    rest: number,
-  ): Generator<{
-    parts: readonly { jar: number; steps: number }[];
-    difference: number;
-  }> {
-    if (parts.length === size) {
-      if (rest > 0 || jars.some(({ keep }, at) => keep && !parts.some((part) => part.jar === at))) return;
-      const rain = flakeRain(
-        parts.map((part) => ({ glitter: jars[part.jar].glitter, ml: part.steps * step })),
-        depth,
-        under,
-      );
-      yield { parts, difference: deltaE2000(target, labOf(rain)) };
-      return;
-    }
-    for (let at = from; at < jars.length; at += 1) {
-      const most = Math.min(rest, Math.floor((jars[at].left ?? Infinity) / step));
-      for (let w = 1; w <= most; w += 1) yield* pick(at + 1, [...parts, { jar: at, steps: w }], rest - w);
-    }
-  }
-  yield* pick(0, [], steps);
-}
-
-/** The nearest mix of exactly so many jars, by trying every one. */
-const tried = (asked: MixQuestion, size: number): number =>
-  [...everyMix(asked, size)].reduce((best, { difference }) => Math.min(best, difference), Infinity);
-
 describe('colours near a target', () => {
   const lab = fc.tuple(
     fc.double({ min: 3, max: 97, noNaN: true }),

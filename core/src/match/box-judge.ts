@@ -1,6 +1,6 @@
 import { BANDS, xyzRows } from '../colour';
 import { flakeFilm } from '../glitter';
-import type { Bound } from './bound';
+import { TINY, type Bound } from './bound';
 import { LightEnvelopes, type LightEnvelope } from './light-envelope';
 import type { MixColours } from './mix-colour';
 import type { ShareBox } from './share-box';
@@ -13,9 +13,6 @@ export interface JudgedBox {
   /** the sum that is the hardest to keep above zero */
   readonly strict: ShareBox['strict'];
 }
-
-/** Rounding must not rule out what lies on a bound. */
-const TINY = 1e-9;
 
 /** Holds boxes of mixes against bounds. */
 export class BoxJudge {

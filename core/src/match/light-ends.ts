@@ -5,6 +5,7 @@ import type { ShareBox } from './share-box';
 
 /** Multipliers tried, of what makes the sum as strong as light itself. */
 const MULTIPLIERS = [0.2, 0.6, 2, 6];
+
 /** What a share of hiding flakes sends back at the least and the most, wavelength by wavelength. */
 export interface Ends {
   readonly darkest: Float64Array;

@@ -1,3 +1,4 @@
+import { TINY } from './bound';
 import { MixColours } from './mix-colour';
 import type { Mix } from './mix-question';
 
@@ -88,9 +89,6 @@ export function* mixesBySum(search: SumSearch): Generator<number> {
     }
   }
 }
-
-/** Rounding must not rule out what lies on a bound. */
-const TINY = 1e-9;
 
 /** What a step of each jar adds to each sum, and the most that any later jar could add. */
 function worthTable({ jars, worths }: SumSearch): { width: number; value: Float64Array; best: Float64Array } {

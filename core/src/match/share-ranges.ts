@@ -1,3 +1,4 @@
+import { TINY } from './bound';
 import type { Interval } from './difference-bounds';
 
 /** What must not fall below zero: each share times its own, and what is left of the whole times `rest`; −∞ where nothing may be left. */
@@ -5,9 +6,6 @@ export interface ShareLine {
   readonly own: Float64Array;
   readonly rest: number;
 }
-
-/** Rounding must not rule out what lies on a line. */
-const TINY = 1e-9;
 
 export const widthOf = ([low, high]: Interval): number => high - low;
 
