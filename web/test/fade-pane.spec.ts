@@ -129,7 +129,7 @@ test('turned round, as a fall, begun with cast-off, and back to one blend', asyn
   const { root, show, press, fade, document } = await pane();
   await press('Turn round');
   expect(fade()?.stops.map(({ parts }) => parts[0].item)).toEqual(['dark', 'jar']);
-  root.querySelector<HTMLInputElement>('.tick input')?.click();
+  root.querySelector<HTMLInputElement>('au-tick input')?.click();
   await show();
   expect(fade()?.castOff).toBe(true);
   await press('Fall from the rim');

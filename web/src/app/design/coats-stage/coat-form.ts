@@ -3,11 +3,12 @@ import { coatSchema, faultsOf, type AreaId, type Coat, type Design, type ShelfKi
 import { NumberField } from '../../parts/fields/number-field';
 import { Pick } from '../../parts/fields/pick';
 import { WorkshopMemory } from '../../services/workshop';
+import { Tick } from '../../parts/fields/tick';
 
 /** What can be set on a coat: where it goes, what is used, how thick or how often. */
 @Component({
   selector: 'au-coat-form',
-  imports: [NumberField, Pick],
+  imports: [NumberField, Pick, Tick],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './coat-form.html',
   styleUrl: './coat-form.scss',

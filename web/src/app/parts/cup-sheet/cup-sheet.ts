@@ -19,11 +19,12 @@ import {
 import { NumberField } from '../fields/number-field';
 import { Pick } from '../fields/pick';
 import { TapeDrawing } from './tape-drawing';
+import { Tick } from '../fields/tick';
 
 /** The measuring sheet: what the tape reads at two to six heights. A faulty reading gets its sentence; the cup stays. */
 @Component({
   selector: 'au-cup-sheet',
-  imports: [NumberField, Pick, TapeDrawing],
+  imports: [NumberField, Pick, TapeDrawing, Tick],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cup-sheet.html',
   styleUrl: './cup-sheet.scss',

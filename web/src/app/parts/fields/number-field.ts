@@ -22,6 +22,7 @@ let made = 0;
       <label [attr.for]="id" [class.unseen]="bare()">{{ label() }}</label>
       <div class="box">
         <input
+          [style.padding-right.px]="roomForUnit()"
           [id]="id"
           [value]="text()"
           inputmode="decimal"
@@ -55,7 +56,6 @@ let made = 0;
     }
     input {
       font-weight: 600;
-      padding-right: 34px;
     }
   `,
 })
@@ -87,6 +87,8 @@ export class NumberField {
     return units.amount === 'gram' && this.gramsPerMl() === null ? { ...units, amount: 'ml' } : units;
   });
   protected readonly unit = computed(() => this.unitName() || unitOf(this.measure(), this.units()));
+  /** px that the unit takes at the end of the box, so that no figure runs under it */
+  protected readonly roomForUnit = computed(() => 14 + 9 * this.unit().length);
   protected readonly text = computed(() => {
     const value = this.value();
     if (this.wrong() && this.kept() !== null) return this.kept() ?? '';

@@ -26,7 +26,7 @@ const lines = [
   styles: `
     :host {
       display: grid;
-      grid-template-columns: minmax(104px, 1.6fr) repeat(3, minmax(0, 1fr));
+      grid-template-columns: minmax(88px, 1.6fr) minmax(46px, 1fr) minmax(76px, 1fr) minmax(58px, 1fr);
       gap: 6px;
       align-items: end;
     }

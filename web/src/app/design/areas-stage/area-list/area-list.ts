@@ -21,11 +21,12 @@ import { FindingNote } from '../../finding-note/finding-note';
 import { OpenDesign } from '../../open-design';
 import { DesignSession } from '../../session';
 import { AreaForm } from '../area-form/area-form';
+import { Tick } from '../../../parts/fields/tick';
 
 /** The areas in the order they are laid, the chosen one open to be set, and what they leave over. */
 @Component({
   selector: 'au-area-list',
-  imports: [AreaForm, AreaPipe, FindingNote],
+  imports: [AreaForm, AreaPipe, FindingNote, Tick],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './area-list.html',
   styleUrl: './area-list.scss',

@@ -5,6 +5,7 @@ import { v7 } from 'uuid';
 import { MaterialGlyph } from '../../../parts/glyphs/material-glyph';
 import { Notices } from '../../../services/notices';
 import { WorkshopMemory } from '../../../services/workshop';
+import { Tick } from '../../../parts/fields/tick';
 
 /** How many items and faults are shown before they come in. */
 const SHOWN = { items: 8, faults: 6 };
@@ -12,7 +13,7 @@ const SHOWN = { items: 8, faults: 6 };
 /** A table from a file: what each column means, what would come in, and what can't. Nothing is kept before it is agreed to. */
 @Component({
   selector: 'au-table-import',
-  imports: [MaterialGlyph],
+  imports: [MaterialGlyph, Tick],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './table-import.html',
   styleUrl: './table-import.scss',
