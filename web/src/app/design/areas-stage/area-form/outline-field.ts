@@ -1,10 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
 import { outlineName, plainOutlines, shapeOf, type Outline, type PlainOutline } from '@aurantia/core';
 import { outlineFromSvg } from '@aurantia/core/outline-file';
+import { Tip } from '../../../parts/tip';
 
 /** Which outline: one of the plain ones, or an SVG of one's own, of which only the closed lines are kept. */
 @Component({
   selector: 'au-outline',
+  imports: [Tip],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <span class="soft" id="outline-name">Outline</span>
@@ -16,7 +18,7 @@ import { outlineFromSvg } from '@aurantia/core/outline-file';
           [class.on]="one.on"
           [attr.aria-pressed]="one.on"
           [attr.aria-label]="one.name"
-          [title]="one.name"
+          [auTip]="one.name"
           (click)="outlineChange.emit(one.outline)"
         >
           <svg viewBox="-0.6 -0.85 1.2 1.7" aria-hidden="true"><path [attr.d]="one.path" fill-rule="evenodd" /></svg>

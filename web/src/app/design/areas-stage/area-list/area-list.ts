@@ -22,11 +22,12 @@ import { OpenDesign } from '../../open-design';
 import { DesignSession } from '../../session';
 import { AreaForm } from '../area-form/area-form';
 import { Tick } from '../../../parts/fields/tick';
+import { Tip } from '../../../parts/tip';
 
 /** The areas in the order they are laid, the chosen one open to be set, and what they leave over. */
 @Component({
   selector: 'au-area-list',
-  imports: [AreaForm, AreaPipe, FindingNote, Tick],
+  imports: [AreaForm, AreaPipe, FindingNote, Tick, Tip],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './area-list.html',
   styleUrl: './area-list.scss',

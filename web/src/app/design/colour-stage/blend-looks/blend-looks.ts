@@ -13,11 +13,12 @@ import {
 import { SharePipe } from '../../../parts/fields/unit-pipes';
 import { WorkshopMemory } from '../../../services/workshop';
 import { Swatch, SWATCH_SIDE } from '../../../parts/swatch/swatch';
+import { Tip } from '../../../parts/tip';
 
 /** How a blend looks: close, from afar, over other bases, pass by pass, and how sure all that is. */
 @Component({
   selector: 'au-blend-looks',
-  imports: [Swatch, SharePipe],
+  imports: [Swatch, SharePipe, Tip],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section aria-label="How it looks">
@@ -34,7 +35,7 @@ import { Swatch, SWATCH_SIDE } from '../../../parts/swatch/swatch';
         <div class="figures">
           <div>
             <span>Seen from afar</span>
-            <i class="seen" [style.background]="mix.seen" [title]="mix.seen"></i>
+            <i class="seen" [style.background]="mix.seen" [auTip]="mix.seen"></i>
           </div>
           <div>
             <span>Stays bare</span>
@@ -71,7 +72,7 @@ import { Swatch, SWATCH_SIDE } from '../../../parts/swatch/swatch';
         <div class="sweep">
           @for (one of mix.sweep; track one.passes) {
             <div [class.now]="one.passes === mix.passes" [attr.aria-current]="one.passes === mix.passes ? true : null">
-              <i [style.background]="one.seen" [title]="one.seen"></i>
+              <i [style.background]="one.seen" [auTip]="one.seen"></i>
               <span>{{ passWord(one.passes) }}</span>
               <span>{{ one.bare | share: (one.bare < 0.01 ? 1 : 0) }}</span>
             </div>

@@ -5,6 +5,7 @@ import { v7 } from 'uuid';
 import { AmountPipe, SharePipe } from '../../../parts/fields/unit-pipes';
 import { Notices } from '../../../services/notices';
 import { Palettes } from '../../../services/palettes';
+import { Tip } from '../../../parts/tip';
 
 /** So many blends fit beside each other. */
 const MOST = 4;
@@ -12,7 +13,7 @@ const MOST = 4;
 /** Up to four blends of the design beside each other, and how far apart each pair is seen. */
 @Component({
   selector: 'au-compare-blends',
-  imports: [AmountPipe, SharePipe],
+  imports: [AmountPipe, SharePipe, Tip],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="soft">Up to {{ most }} blends side by side, as they are seen from afar over their own bases.</p>
@@ -33,7 +34,7 @@ const MOST = 4;
     <div class="side" [style.grid-template-columns]="'repeat(' + shown().length + ', minmax(0, 1fr))'">
       @for (blend of shown(); track blend.area) {
         <figure>
-          <i [style.background]="blend.seen" [title]="blend.seen"></i>
+          <i [style.background]="blend.seen" [auTip]="blend.seen"></i>
           <figcaption>
             <b>{{ blend.areaName }}</b>
             @for (part of blend.parts; track part.item) {

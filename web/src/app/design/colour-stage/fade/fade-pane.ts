@@ -45,6 +45,7 @@ import { FadePots } from './fade-pots';
 import { FadeStopCard, type StopChange, type StopRefused } from './fade-stop';
 import { SeenFromTable } from './seen-from-table';
 import { Tick } from '../../../parts/fields/tick';
+import { Tip } from '../../../parts/tip';
 
 const wayNames: Record<FadeWay, string> = {
   up: 'up from its foot',
@@ -64,7 +65,7 @@ const WHOLE: RefusedAt = { of: 'fade', field: 'whole' };
 /** A fade of an area: its stops, its pots, and whether it will show. Every change shows at once, on the cup too. */
 @Component({
   selector: 'au-fade-pane',
-  imports: [FadeBars, FadePots, FadeStopCard, FindingNote, NumberField, Pick, SeenFromTable, Tick],
+  imports: [FadeBars, FadePots, FadeStopCard, FindingNote, NumberField, Pick, SeenFromTable, Tick, Tip],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './fade-pane.html',
   styleUrl: './fade-pane.scss',

@@ -5,6 +5,7 @@ import { NumberField } from '../../../parts/fields/number-field';
 import { Pick } from '../../../parts/fields/pick';
 import { MaterialGlyph } from '../../../parts/glyphs/material-glyph';
 import { WorkshopMemory } from '../../../services/workshop';
+import { Tip } from '../../../parts/tip';
 
 /** What a maker changed of one stop. */
 export type StopChange =
@@ -23,7 +24,7 @@ export interface StopRefused {
 /** One colour a fade goes through: its mix, how much of it, the paint under it. */
 @Component({
   selector: 'au-fade-stop',
-  imports: [MatMenuModule, MaterialGlyph, NumberField, Pick],
+  imports: [MatMenuModule, MaterialGlyph, NumberField, Pick, Tip],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './fade-stop.html',
   styleUrl: './fade-stop.scss',

@@ -2,11 +2,12 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { heldByWays, type PlannedBlend } from '@aurantia/core';
 import { AmountPipe, SharePipe } from '../../../parts/fields/unit-pipes';
 import { WorkshopMemory } from '../../../services/workshop';
+import { Tip } from '../../../parts/tip';
 
 /** What each way of glue would hold of this blend's pour, and how long it stays soft. */
 @Component({
   selector: 'au-held-by-glue',
-  imports: [AmountPipe, SharePipe],
+  imports: [AmountPipe, SharePipe, Tip],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="soft">
@@ -16,7 +17,7 @@ import { WorkshopMemory } from '../../../services/workshop';
       <thead>
         <tr>
           <th scope="col">Glue</th>
-          <th scope="col" class="num"><abbr title="Flakes deep, one pass">Holds</abbr></th>
+          <th scope="col" class="num"><span auTip="Flakes deep, one pass">Holds</span></th>
           <th scope="col" class="num">Lands</th>
           <th scope="col" class="num">Cast off</th>
           <th scope="col" class="num">Left bare</th>
