@@ -5,4 +5,5 @@ module.exports = {
   testEnvironment: 'node',
   testTimeout: 300000,
   maxWorkers: 1,
+  globalSetup: '<rootDir>/../scripts/bundled.mjs',
 };

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { built, installed, ROOT, serve } from './ready.mjs';
 
 const folder = join(ROOT, '.demo');
-installed();
-built();
+await installed();
+await built();
 if (process.argv.includes('--fresh')) rmSync(folder, { recursive: true, force: true });
 await serve(['--demo'], { AURANTIA_DATA: folder });

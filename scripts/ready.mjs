@@ -5,6 +5,7 @@ import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 export const ROOT = join(dirname(fileURLToPath(import.meta.url)), '..');
+const LOCK = join(ROOT, 'package-lock.json');
 
 /** Runs a command in the repository; its output is shown. Ends the process when it fails. */
 export function must(command, words, options = {}) {
@@ -14,32 +15,47 @@ export function must(command, words, options = {}) {
   process.exit(status ?? 1);
 }
 
-/** Installs the packages when they are missing or the lock file has changed since. */
-export function installed() {
-  const stamp = join(ROOT, 'node_modules', '.aurantia-installed');
-  const wanted = hashOf([join(ROOT, 'package-lock.json')]);
+/** Does what makes a folder when it was never done, or when what it is made of has changed since. */
+async function fresh(stamp, sources, make) {
+  const wanted = hashOf(sources);
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
-  console.log('Installing packages…');
-  must('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund']);
+  await make();
+  mkdirSync(dirname(stamp), { recursive: true });
   writeFileSync(stamp, wanted);
 }
 
-/** Builds the screens when they are missing or their sources have changed since. */
-export function built() {
-  const stamp = join(ROOT, 'web', 'dist', '.aurantia-built');
-  const sources = ['core/src', 'web/src', 'web/public'].flatMap((folder) => filesIn(join(ROOT, folder)));
-  const wanted = hashOf([...sources, join(ROOT, 'web', 'angular.json'), join(ROOT, 'package-lock.json')]);
-  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
-  console.log('Building the screens…');
-  must('npm', ['run', '-s', 'build'], { env: { ...process.env, NG_CLI_ANALYTICS: 'false' } });
-  mkdirSync(dirname(stamp), { recursive: true });
-  writeFileSync(stamp, wanted);
+/** Installs the packages when they are missing or the lock file has changed since. */
+export const installed = () =>
+  fresh(join(ROOT, 'node_modules', '.aurantia-installed'), [LOCK], () => {
+    console.log('Installing packages…');
+    must('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund']);
+  });
+
+/** Bundles the server when its sources have changed since. */
+export const bundled = () =>
+  fresh(
+    join(ROOT, 'server', 'dist', '.aurantia-bundled'),
+    [...sourcesOf('core/src', 'server/src'), join(ROOT, 'scripts', 'bundle-server.mjs'), LOCK],
+    async () => (await import('./bundle-server.mjs')).default(),
+  );
+
+/** Builds the screens and the server when they are missing or their sources have changed since. */
+export async function built() {
+  await bundled();
+  await fresh(
+    join(ROOT, 'web', 'dist', '.aurantia-built'),
+    [...sourcesOf('core/src', 'web/src', 'web/public'), join(ROOT, 'web', 'angular.json'), LOCK],
+    () => {
+      console.log('Building the screens…');
+      must('npm', ['run', '-s', 'build'], { env: { ...process.env, NG_CLI_ANALYTICS: 'false' } });
+    },
+  );
 }
 
 /** Starts the program and hands signals on, so that Ctrl C stops it cleanly. */
 export async function serve(words, environment) {
   const { spawn } = await import('node:child_process');
-  const child = spawn(process.execPath, ['--import', 'tsx', 'server/src/commands/serve.ts', ...words], {
+  const child = spawn(process.execPath, ['--enable-source-maps', 'server/dist/serve.js', ...words], {
     cwd: ROOT,
     stdio: 'inherit',
     env: { ...process.env, ...environment },
@@ -47,6 +63,8 @@ export async function serve(words, environment) {
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill(signal));
   child.on('exit', (code) => process.exit(code ?? 0));
 }
+
+const sourcesOf = (...folders) => folders.flatMap((folder) => filesIn(join(ROOT, folder)));
 
 function filesIn(folder) {
   return readdirSync(folder, { recursive: true, withFileTypes: true })

@@ -58,9 +58,9 @@ function browserInstalled() {
   must(first, [...rest, 'install', '-y', '-qq', 'chromium', 'chromium-driver']);
 }
 
-installed();
+await installed();
 browserInstalled();
-built();
+await built();
 mkdirSync(join(ROOT, '.test'), { recursive: true });
 // The browser's tests wait for what they want to see, however busy the machine is: everything else goes beside them.
 const lanes = [

@@ -5,4 +5,5 @@ module.exports = {
   testEnvironment: 'node',
   // What is done aside begins a thread of its own: some seconds where everything else is busy too.
   testTimeout: 60000,
+  globalSetup: '<rootDir>/../scripts/bundled.mjs',
 };

@@ -8,6 +8,8 @@ export type Browser = ChromeDriver;
 
 /** How long a condition may take to come true, ms. */
 const PATIENCE = 45000;
+/** How long it is left alone between two looks, ms. */
+const OFTEN = 50;
 
 /**
  * A fresh Chromium without a window.
@@ -33,6 +35,8 @@ export async function openBrowser(graphics = true): Promise<Browser> {
     .setChromeService(new ServiceBuilder('/usr/bin/chromedriver'))
     .build();
   const browser = driver as unknown as Browser;
+  const wait = browser.wait.bind(browser) as (what: unknown, patience: number, message: string, often: number) => unknown;
+  browser.wait = ((what: unknown, patience: number, message: string) => wait(what, patience, message, OFTEN)) as Browser['wait'];
   // A page starved by a busy machine answers late; whether it shows what it should is the conditions' affair.
   await browser.manage().setTimeouts({ script: 2 * PATIENCE });
   await resize(browser, 1280, 800);
@@ -49,20 +53,28 @@ export async function see(browser: Browser, css: string): Promise<WebElement> {
   return browser.wait(until.elementIsVisible(element), PATIENCE, `${css} isn’t visible`);
 }
 
+/** The element of that name, if it is there now and `ready` says that it can be had. */
+async function nowNamed(
+  browser: Browser,
+  css: string,
+  name: string | RegExp,
+  ready: (element: WebElement) => Promise<boolean>,
+): Promise<WebElement | null> {
+  const fits = (spoken: string) => (typeof name === 'string' ? spoken === name : name.test(spoken));
+  for (const element of await browser.findElements(By.css(css))) {
+    try {
+      if (fits((await element.getAccessibleName()).trim()) && (await ready(element))) return element;
+    } catch {
+      // The page redrew it in between; the next round sees the new one.
+    }
+  }
+  return null;
+}
+
 /** Waits for an element by the name a screen reader would say, or by the text it shows. */
 export async function named(browser: Browser, css: string, name: string | RegExp): Promise<WebElement> {
-  const fits = (spoken: string) => (typeof name === 'string' ? spoken === name : name.test(spoken));
   return browser.wait(
-    async () => {
-      for (const element of await browser.findElements(By.css(css))) {
-        try {
-          if (fits((await element.getAccessibleName()).trim()) && (await element.isDisplayed())) return element;
-        } catch {
-          // The page redrew it in between; the next round sees the new one.
-        }
-      }
-      return null;
-    },
+    () => nowNamed(browser, css, name, (element) => element.isDisplayed()),
     PATIENCE,
     `no ${css} is named “${name}”`,
   ) as Promise<WebElement>;
@@ -99,6 +111,22 @@ export async function withNamed<Result>(
 
 export const press = (browser: Browser, name: string | RegExp, css = 'button, a, [role=menuitem], [role=radio]'): Promise<void> =>
   withNamed(browser, css, name, (element) => element.click());
+
+/** Ticks a thing that is so or not, or takes its tick away. What takes the press lies unseen over the drawn box. */
+export async function tick(browser: Browser, name: string): Promise<void> {
+  await browser.wait(
+    async () => {
+      try {
+        const box = await nowNamed(browser, 'input[type=checkbox]', name, (element) => element.isEnabled());
+        return box === null ? false : await box.click().then(() => true);
+      } catch (error) {
+        return laterPerhaps(error);
+      }
+    },
+    PATIENCE,
+    `no “${name}” to tick`,
+  );
+}
 
 /** What a field holds. */
 export const valueOf = (browser: Browser, name: string): Promise<string> =>

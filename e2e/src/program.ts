@@ -26,7 +26,7 @@ export class Program {
   /** Starts it and waits for the address it prints; a second start keeps the port. */
   async start(): Promise<string> {
     const port = this.address ? new URL(this.address).port : '0';
-    const words = ['--import', 'tsx', 'server/src/commands/serve.ts', ...(this.demo ? ['--demo'] : [])];
+    const words = ['server/dist/serve.js', ...(this.demo ? ['--demo'] : [])];
     const child = spawn(process.execPath, words, {
       cwd: ROOT,
       env: { ...process.env, AURANTIA_DATA: this.folder, AURANTIA_PORT: port },

@@ -2,7 +2,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { By, Key, type WebElement } from 'selenium-webdriver';
-import { kept, named, openArea, painted, press, reads, type, valueOf, withNamed, type Browser } from '../src/browser';
+import { kept, named, openArea, painted, press, reads, tick, type, valueOf, withNamed, type Browser } from '../src/browser';
 import type { Program } from '../src/program';
 import { demoForAll } from '../src/running';
 
@@ -160,7 +160,7 @@ describe('order, copies, locks and masks', () => {
     await press(browser, 'Duplicate Ridge');
     await reads(browser, 'Ridge 2', 'au-areas-stage li');
     await reads(browser, 'Nothing of Ridge is left to see.');
-    await press(browser, 'locked', 'input[type=checkbox]');
+    await tick(browser, 'locked');
     await reads(browser, 'locked', 'au-areas-stage li.chosen small');
     expect(await withNamed(browser, 'button', 'Remove Ridge 2', (found) => found.isEnabled())).toBe(false);
     await browser.wait(
@@ -168,8 +168,8 @@ describe('order, copies, locks and masks', () => {
       45000,
       'a locked area has handles',
     );
-    await press(browser, 'locked', 'input[type=checkbox]');
-    await press(browser, 'masked', 'input[type=checkbox]');
+    await tick(browser, 'locked');
+    await tick(browser, 'masked');
     await reads(browser, 'masked', 'au-areas-stage li.chosen small');
     await press(browser, 'Remove Ridge 2');
     await reads(browser, '4 areas, none left over', '.rail');
@@ -204,7 +204,7 @@ describe('templates', () => {
     await press(browser, 'Templates');
     await press(browser, /^Eaves, strip/);
     await reads(browser, 'cut the strip curved as drawn');
-    await press(browser, 'straight strip', 'input[type=checkbox]');
+    await tick(browser, 'straight strip');
     await reads(browser, 'a straight strip puckers');
     const link = await named(browser, 'a', /^PDF, \d+ pages? A4$/);
     const reply = await fetch((await link.getAttribute('href')) ?? '');

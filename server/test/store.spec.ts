@@ -18,7 +18,7 @@ afterEach(() => children.splice(0).forEach((child) => child.kill('SIGKILL')));
 
 /** The real program in a process of its own. */
 async function started(file: string) {
-  const child = spawn(process.execPath, ['--import', 'tsx', 'server/src/commands/serve.ts'], {
+  const child = spawn(process.execPath, ['server/dist/serve.js'], {
     cwd: ROOT,
     env: { ...process.env, AURANTIA_DATA: dirname(file), AURANTIA_PORT: '0' },
     stdio: ['ignore', 'pipe', 'inherit'],

@@ -14,6 +14,7 @@ const works: {
 } = {
   card: async (asked, from) => (await import('../card/card-work')).cardPages(asked, from),
   template: async (asked, from) => (await import('../template/template-work')).templateDrawn(asked, from),
+  samples: async (asked) => (await import('../palettes/samples-work')).samplesPages(asked),
   summary: async (asked, from) => (await import('../designs/summary-work')).summaryOf(asked, from),
   history: async (asked, from) => (await import('../designs/history-work')).historyOf(asked, from),
   backup: async (_, { store }) => (await import('../backup/write-backup')).writeBackup(store),

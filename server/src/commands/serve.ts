@@ -1,16 +1,17 @@
 import { existsSync } from 'node:fs';
-import { fileURLToPath } from 'node:url';
+import { join } from 'node:path';
 import { createApp } from '../app';
 import { fillWithDemo } from '../demo';
 import { listenNear } from '../http/listen';
 import { ProblemError } from '../http/problem';
 import { memoryOf, type Memory } from '../memory';
+import { PROGRAM_FOLDER } from '../program-folder';
 import { claimFolder } from '../store/one-program';
 import { closeStore, openStore } from '../store/open-store';
 import { dataFolder, workshopFile } from './data-folder';
 import { failed } from './failed';
 
-const SCREENS = fileURLToPath(new URL('../../../web/dist/browser', import.meta.url));
+const SCREENS = join(PROGRAM_FOLDER, 'web', 'dist', 'browser');
 const HOUR = 3_600_000;
 /** ms after the start at which what can wait is done: a maker who has just started it wants to see the cups. */
 const SETTLED = 12_000;

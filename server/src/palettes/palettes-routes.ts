@@ -1,14 +1,13 @@
-import { paletteSchema, sampleSheet } from '@aurantia/core/palette';
+import { paletteSchema } from '@aurantia/core/palette';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
 import { byId } from '../http/id-param';
 import { keptRoutes } from '../http/kept-routes';
 import { ProblemError } from '../http/problem';
 import type { Memory } from '../memory';
-import { templatePdf } from '../template/template-pdf';
 
 /** Palettes, and the sheets to glue their samples on. */
-export const palettesRoutes: FastifyPluginAsyncZod<Memory> = async (app, { palettes, workshop }) => {
+export const palettesRoutes: FastifyPluginAsyncZod<Memory> = async (app, { palettes, workshop, aside }) => {
   app.addHook('preHandler', async ({ method, params, body }) => {
     if (method !== 'PUT') return;
     const [address, inside] = [byId.parse(params).id, z.object({ document: paletteSchema }).parse(body).document.id];
@@ -27,8 +26,8 @@ export const palettesRoutes: FastifyPluginAsyncZod<Memory> = async (app, { palet
     async (request, reply) => {
       const { document: palette } = await palettes.one(request.params.id);
       const { paper } = await workshop.settings();
-      const pdf = await templatePdf(`${palette.name}, samples`, sampleSheet(palette, request.query.paper ?? paper));
-      return reply.type('application/pdf').header('content-disposition', 'inline; filename="samples.pdf"').send(pdf);
+      const pdf = await aside.do('samples', { palette, paper: request.query.paper ?? paper });
+      return reply.type('application/pdf').header('content-disposition', 'inline; filename="samples.pdf"').send(Buffer.from(pdf));
     },
   );
 };

@@ -1,0 +1,27 @@
+// Makes one program of the server's and the core's sources: read file by file, through a loader, it starts in seconds.
+import { rmSync } from 'node:fs';
+import { URL } from 'node:url';
+import { build } from 'esbuild';
+
+const root = new URL('..', import.meta.url);
+/** What brings files of its own, or is written for Node's own way of loading. */
+const apart = ['@fastify/*', '@fontsource/*', 'fastify', 'fastify-type-provider-zod', 'libsql', 'pdfmake', 'sharp'];
+
+/** Bundles the server into `server/dist`. */
+export default async function bundleServer() {
+  const outdir = new URL('server/dist/', root).pathname;
+  rmSync(outdir, { recursive: true, force: true });
+  await build({
+    entryPoints: { serve: 'server/src/commands/serve.ts', 'aside-worker': 'server/src/aside/aside-worker.ts' },
+    absWorkingDir: root.pathname,
+    outdir,
+    bundle: true,
+    splitting: true,
+    format: 'esm',
+    platform: 'node',
+    target: 'node20',
+    sourcemap: true,
+    external: apart,
+    logLevel: 'warning',
+  });
+}

@@ -1,0 +1,2 @@
+// What the tests start the program from.
+export { bundled as default } from './ready.mjs';
