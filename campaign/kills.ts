@@ -72,7 +72,7 @@ export async function killWhileOpening(part: Part, random: () => number): Promis
 /** Kills the program in the middle of saves; whatever it acknowledged has to be there. */
 export async function killWhileSaving(part: Part, random: () => number): Promise<void> {
   const file = newFile();
-  const child = run('server/src/commands/serve.ts', [], { AURANTIA_DATA: dirname(file), AURANTIA_PORT: '0' });
+  const child = run('server/dist/serve.js', [], { AURANTIA_DATA: dirname(file), AURANTIA_PORT: '0' });
   const address = /http:\S+/.exec(await lineOf(child))?.[0] ?? '';
   const send = (path: string, method: string, body: unknown) =>
     fetch(`${address}${path}`, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });

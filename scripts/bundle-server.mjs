@@ -7,12 +7,17 @@ const root = new URL('..', import.meta.url);
 /** What brings files of its own, or is written for Node's own way of loading. */
 const apart = ['@fastify/*', '@fontsource/*', 'fastify', 'fastify-type-provider-zod', 'libsql', 'pdfmake', 'sharp'];
 
+const commands = ['serve', 'card', 'backup', 'restore'];
+
 /** Bundles the server into `server/dist`. */
 export default async function bundleServer() {
   const outdir = new URL('server/dist/', root).pathname;
   rmSync(outdir, { recursive: true, force: true });
   await build({
-    entryPoints: { serve: 'server/src/commands/serve.ts', 'aside-worker': 'server/src/aside/aside-worker.ts' },
+    entryPoints: {
+      ...Object.fromEntries(commands.map((name) => [name, `server/src/commands/${name}.ts`])),
+      'aside-worker': 'server/src/aside/aside-worker.ts',
+    },
     absWorkingDir: root.pathname,
     outdir,
     bundle: true,

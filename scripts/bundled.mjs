@@ -1,2 +1,6 @@
-// What the tests start the program from.
-export { bundled as default } from './ready.mjs';
+// What tests and campaigns start the program from, bundled: by Jest before its tests, or by itself.
+import { fileURLToPath } from 'node:url';
+import { bundled } from './ready.mjs';
+
+export default bundled;
+if (process.argv[1] === fileURLToPath(import.meta.url)) await bundled();

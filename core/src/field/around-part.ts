@@ -19,10 +19,14 @@ export function aroundPart(request: FieldRequest, part: PartRuns, rows: number, 
   const { runs, first } = part;
   const last = first + runs.length - 1;
   const places: number[] = [];
+  const repeats = runs.map((own, i) => i > 0 && own.length === runs[i - 1].length && own.every((at, j) => at === runs[i - 1][j]));
   for (let row = first - rows; row <= last + rows; row += 1) {
     const reach = columns(Math.min(height - 1, Math.max(0, row)));
     const spans: [number, number][] = [];
-    for (let y = Math.max(first, row - rows); y <= Math.min(last, row + rows); y += 1) {
+    const nearest = Math.max(first, row - rows);
+    for (let y = nearest; y <= Math.min(last, row + rows); y += 1) {
+      // A straight edge is the same row after row: it reaches no farther the second time.
+      if (y > nearest && repeats[y - first]) continue;
       const own = runs[y - first] ?? [];
       for (let i = 0; i < own.length; i += 2) spans.push([own[i] - reach, own[i + 1] + reach]);
     }

@@ -1,8 +1,8 @@
 import { hexOf, linearRgbOf, mixSpectra, type Spectrum } from '../colour';
+import { runsOfPart } from './around-part';
 import { dropFlakes } from './drop-flakes';
 import type { FieldPart, FieldRequest, FlakeField } from './field';
 import { BAND, flakeLayer, type FlakeLayer } from './flake-layer';
-import { firstFrom } from './first-from';
 import { fieldColours } from './lit-field';
 import { PartShape } from './part-shape';
 import { lightOf, MOST_STACKS, Stacks } from './stacks';
@@ -89,11 +89,17 @@ export function* droppedStripeSteps(work: FieldWork, from: number, to: number): 
   const tokens = new Uint16Array(width * (to - from));
   const stripe = { from, to, owner, tokens };
   for (const part of parts) for (const layer of part.layers) yield* dropFlakes(request, layer, stripe);
-  const times = parts.map(({ pixels, layers: own }) => {
+  const times = parts.map(({ layers: own }) => {
     const met = new Float64Array(MOST_STACKS);
-    if (own.length === 0) return met;
-    const last = firstFrom(pixels, to * width, pixels.length);
-    for (let i = firstFrom(pixels, from * width, last); i < last; i += 1) met[tokens[pixels[i] - from * width] >> TILT_BITS] += 1;
+    const [first] = own;
+    if (first === undefined) return met;
+    const { runs, first: top } = first.shape.runs;
+    for (let row = Math.max(from, top); row < Math.min(to, top + runs.length); row += 1) {
+      const start = (row - from) * width;
+      const along = runs[row - top];
+      for (let i = 0; i < along.length; i += 2)
+        for (let at = start + along[i]; at < start + along[i + 1]; at += 1) met[tokens[at] >> TILT_BITS] += 1;
+    }
     return met;
   });
   return { from, to, tokens, times };
@@ -157,7 +163,12 @@ function ownersOf({ width, height, regions }: FieldRequest): FlakeField['owner']
   if (regions.length === 1 && regions[0].pixels.length === width * height) return null;
   const owner = new Uint16Array(width * height);
   regions.forEach(({ pixels }, index) => {
-    for (const at of pixels) owner[at] = index + 1;
+    if (pixels.length === 0) return;
+    const { first, runs } = runsOfPart(pixels, width);
+    runs.forEach((along, i) => {
+      const start = (first + i) * width;
+      for (let run = 0; run < along.length; run += 2) owner.fill(index + 1, start + along[run], start + along[run + 1]);
+    });
   });
   return owner;
 }

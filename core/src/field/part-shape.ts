@@ -28,7 +28,7 @@ export class PartShape {
   readonly counts: Float64Array;
   readonly mm: Float64Array;
   private readonly widths: readonly number[];
-  private readonly runs: PartRuns;
+  readonly runs: PartRuns;
   private readonly around = new Map<number, Around>();
   private readonly stamps = new Map<number, Stamps>();
 

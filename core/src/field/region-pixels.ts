@@ -34,18 +34,24 @@ export function regionPixels(region: Region, { width, height, top, rowsPerMm }: 
       }
     }
   }
-  const pixels: number[] = [];
+  // Runs first, pixels second: millions of them go into the place they stay in, none through a list that grows.
+  const runs: number[] = [];
+  let count = 0;
   for (const row of [...crossings.keys()].sort((a, b) => a - b)) {
     const columns = (crossings.get(row) ?? []).sort((a, b) => a - b);
     for (let pair = 0; pair + 1 < columns.length; pair += 2) {
       const from = Math.max(0, Math.ceil(columns[pair] - 0.5));
       const to = Math.min(width, Math.ceil(columns[pair + 1] - 0.5));
-      for (let column = from; column < to; column += 1) pixels.push(row * width + column);
+      if (from >= to) continue;
+      runs.push(row * width + from, row * width + to);
+      count += to - from;
     }
   }
-  return Uint32Array.from(pixels);
+  const pixels = new Uint32Array(count);
+  let next = 0;
+  for (let i = 0; i < runs.length; i += 2) for (let at = runs[i]; at < runs[i + 1]; at += 1) pixels[next++] = at;
+  return pixels;
 }
 
 /** Every pixel of a picture. */
-export const allPixels = (width: number, height: number): Uint32Array =>
-  Uint32Array.from({ length: width * height }, (_, i) => i);
+export const allPixels = (width: number, height: number): Uint32Array => new Uint32Array(width * height).map((_, i) => i);

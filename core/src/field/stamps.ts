@@ -33,6 +33,22 @@ export const STAMPS = TURNS * PLACES * PLACES;
  * @param columns pixels a mm round the wall, for each width it is drawn at
  */
 export function hexagonStamps(cut: number, columns: readonly number[], rowsPerMm: number): Stamps {
+  const size = `${cut}/${rowsPerMm}/${columns.join('/')}`;
+  const known = drawn.get(size);
+  const found = known ?? hexagons(cut, columns, rowsPerMm);
+  // The one used last stands last, so that the first is the one to let go.
+  drawn.delete(size);
+  drawn.set(size, found);
+  const [oldest] = drawn.keys();
+  if (drawn.size > MOST_KEPT && oldest !== undefined) drawn.delete(oldest);
+  return found;
+}
+
+/** Sizes drawn before: one turned knob rarely changes a cut, and a stamp's drawing is the same for ever. */
+const drawn = new Map<string, Stamps>();
+const MOST_KEPT = 24;
+
+function hexagons(cut: number, columns: readonly number[], rowsPerMm: number): Stamps {
   const stamps = columns.flatMap((columnsPerMm) =>
     Array.from({ length: STAMPS }, (_, i): Stamp => {
       const [turn, place] = [Math.floor(i / (PLACES * PLACES)), i % (PLACES * PLACES)];

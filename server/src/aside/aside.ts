@@ -7,8 +7,8 @@ import type { Answer, Wish, Work, WorkKind } from './work';
 const PATIENCE = 30_000;
 /** ms after which a thread without work is let go: each holds some tens of megabytes. */
 const IDLE = 20_000;
-/** What a thread starts from: the bundle, or the sources with the loader that reads them. */
-const START = import.meta.url.endsWith('.ts') ? './aside-worker-start.mjs' : './aside-worker.js';
+/** What a thread starts from: beside this in the bundle; to the sources, as tests run them, the one bundled last. */
+const START = import.meta.url.endsWith('.ts') ? '../../dist/aside-worker.js' : './aside-worker.js';
 /** More threads than this would hold more memory than they save time. */
 const MOST_THREADS = 2;
 

@@ -4,6 +4,7 @@ import { Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/rou
 import type { MatDialogConfig } from '@angular/material/dialog';
 import { temperatureText } from '@aurantia/core';
 import { WorkshopMemory } from './services/workshop';
+import { Icon } from './parts/icons/icon';
 
 const places = [
   { path: '/designs', name: 'Designs', key: 'd' },
@@ -14,7 +15,7 @@ const places = [
 /** The frame round every place: header, places, and the keys that work everywhere. */
 @Component({
   selector: 'au-root',
-  imports: [RouterOutlet, RouterLink, RouterLinkActive],
+  imports: [RouterOutlet, RouterLink, RouterLinkActive, Icon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './app.html',
   styleUrl: './app.scss',

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, Injector, input, signal } from '@angular/core';
 import { Title } from '@angular/platform-browser';
 import { toSignal } from '@angular/core/rxjs-interop';
+import { MatInput } from '@angular/material/input';
 import { ActivatedRoute, NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router';
 import {
   areaHandles,
@@ -28,7 +29,7 @@ import { DesignSession } from './session';
 /** One design, open: the rail of stages, the cup at the left, the stage's work at the right. */
 @Component({
   selector: 'au-workspace',
-  imports: [RouterLink, RouterOutlet, CupView],
+  imports: [CupView, MatInput, RouterLink, RouterOutlet],
   providers: [DocumentHistory, PlannedDocument, Autosave, DesignSession, OpenDesign, AreaMoves],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './workspace.html',

@@ -4,11 +4,12 @@ import { NumberField } from '../../parts/fields/number-field';
 import { Pick } from '../../parts/fields/pick';
 import { WorkshopMemory } from '../../services/workshop';
 import { Tick } from '../../parts/fields/tick';
+import { TextField } from '../../parts/fields/text-field';
 
 /** What can be set on a coat: where it goes, what is used, how thick or how often. */
 @Component({
   selector: 'au-coat-form',
-  imports: [NumberField, Pick, Tick],
+  imports: [NumberField, Pick, Tick, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './coat-form.html',
   styleUrl: './coat-form.scss',

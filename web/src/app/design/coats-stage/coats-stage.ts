@@ -23,11 +23,12 @@ import { OpenDesign } from '../open-design';
 import { DesignSession } from '../session';
 import { CoatAmounts } from '../coat-amounts/coat-amounts';
 import { CoatForm } from './coat-form';
+import { Icon } from '../../parts/icons/icon';
 
 /** The coats in order: dragged, moved by keys, opened to be set; each says what it needs and waits for. */
 @Component({
   selector: 'au-coats-stage',
-  imports: [DragDropModule, MatMenuModule, CoatForm, CoatAmounts, FindingNote, MinutesPipe],
+  imports: [DragDropModule, MatMenuModule, CoatForm, CoatAmounts, FindingNote, MinutesPipe, Icon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './coats-stage.html',
   styleUrl: './coats-stage.scss',

@@ -20,11 +20,12 @@ import { NumberField } from '../fields/number-field';
 import { Pick } from '../fields/pick';
 import { TapeDrawing } from './tape-drawing';
 import { Tick } from '../fields/tick';
+import { TextField } from '../fields/text-field';
 
 /** The measuring sheet: what the tape reads at two to six heights. A faulty reading gets its sentence; the cup stays. */
 @Component({
   selector: 'au-cup-sheet',
-  imports: [NumberField, Pick, TapeDrawing, Tick],
+  imports: [NumberField, Pick, TapeDrawing, Tick, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cup-sheet.html',
   styleUrl: './cup-sheet.scss',

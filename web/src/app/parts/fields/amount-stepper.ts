@@ -1,17 +1,21 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
+import { MatInput } from '@angular/material/input';
 import { amountFigure, amountUnit, partsText, readMeasure, tidy } from '@aurantia/core';
 import { WorkshopMemory } from '../../services/workshop';
+import { Icon } from '../icons/icon';
 
 /** An amount that goes up and down by the maker's spoon, by button, arrow keys or typing. */
 @Component({
   selector: 'au-stepper',
+  imports: [Icon, MatInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="stepper" role="group" [attr.aria-label]="label()">
       <button type="button" tabindex="-1" [attr.aria-label]="'Less ' + label()" (click)="step(-1)" [disabled]="now() <= least()">
-        −
+        <au-icon name="less" />
       </button>
       <input
+        matInput
         [value]="text()"
         inputmode="decimal"
         autocomplete="off"
@@ -21,7 +25,9 @@ import { WorkshopMemory } from '../../services/workshop';
         (keydown.arrowUp)="step(1); $event.preventDefault()"
         (keydown.arrowDown)="step(-1); $event.preventDefault()"
       />
-      <button type="button" tabindex="-1" [attr.aria-label]="'More ' + label()" (click)="step(1)">+</button>
+      <button type="button" tabindex="-1" [attr.aria-label]="'More ' + label()" (click)="step(1)">
+        <au-icon name="more" />
+      </button>
     </div>
     @if (wrong()) {
       <span class="wrong-note" role="alert">{{ wrong() }}</span>

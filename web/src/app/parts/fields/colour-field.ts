@@ -1,33 +1,33 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { ColourDot } from './colour-dot';
+import { TextField } from './text-field';
 
 /** A colour, picked or typed as # and six digits. */
 @Component({
   selector: 'au-colour',
+  imports: [ColourDot, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <label class="field">
-      <span>Colour</span>
-      <input type="color" [value]="value()" (change)="valueChange.emit($any($event.target).value)" />
-    </label>
-    <label class="field" [class.wrong]="refused()">
-      <span>as #</span>
-      <input [value]="value()" (change)="valueChange.emit($any($event.target).value)" />
-      @if (refused()) {
-        <span class="wrong-note" role="alert">{{ refused() }}</span>
-      }
-    </label>
+    <div class="field">
+      <span aria-hidden="true">Colour</span>
+      <au-colour-dot label="Colour" [value]="value()" (valueChange)="valueChange.emit($event)" />
+    </div>
+    <au-text label="as #" [most]="7" [value]="value()" [refused]="refused()" (valueChange)="valueChange.emit($event)" />
   `,
   styles: `
     :host {
       display: contents;
     }
-    input:not([type='color']) {
+    au-colour-dot {
       width: 100%;
-      max-width: 104px;
-    }
-    input[type='color'] {
+      height: 36px;
       padding: 3px;
-      cursor: pointer;
+      border: 1px solid var(--field-edge);
+      border-radius: 7px;
+      background: var(--sheet);
+    }
+    au-text {
+      max-width: 130px;
     }
   `,
 })

@@ -1,11 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { levelAt, levelHeight, type Cup, type Level, type LevelBy } from '@aurantia/core';
 import { NumberField } from './number-field';
+import { Pick } from './pick';
+
+const ways = [
+  { value: 'foot', name: 'above the foot' },
+  { value: 'rim', name: 'below coats’ end' },
+  { value: 'share', name: 'of the wall' },
+] as const satisfies readonly { value: LevelBy; name: string }[];
 
 /** A height and how it is counted: above the foot, below where the coats end, or as a share of the wall. */
 @Component({
   selector: 'au-level',
-  imports: [NumberField],
+  imports: [NumberField, Pick],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (level().by === 'share') {
@@ -27,11 +34,13 @@ import { NumberField } from './number-field';
         (valueChange)="typed($event)"
       />
     }
-    <select [attr.aria-label]="'How ' + label().toLowerCase() + ' is counted'" (change)="counted($any($event.target).value)">
-      <option value="foot" [selected]="level().by === 'foot'">above the foot</option>
-      <option value="rim" [selected]="level().by === 'rim'">below coats’ end</option>
-      <option value="share" [selected]="level().by === 'share'">of the wall</option>
-    </select>
+    <au-pick
+      [bare]="true"
+      [label]="'How ' + label().toLowerCase() + ' is counted'"
+      [options]="ways"
+      [value]="level().by"
+      (valueChange)="counted($event)"
+    />
   `,
   styles: `
     :host {
@@ -39,13 +48,6 @@ import { NumberField } from './number-field';
       grid-template-columns: minmax(84px, 1fr) minmax(0, 1.1fr);
       gap: 6px;
       align-items: end;
-    }
-    select {
-      height: 36px;
-      min-width: 0;
-      border: 1px solid #cdb99e;
-      border-radius: 7px;
-      background: var(--sheet);
     }
   `,
 })
@@ -55,6 +57,7 @@ export class LevelField {
   readonly cup = input.required<Cup>();
   readonly refused = input<string | null>(null);
   readonly levelChange = output<Level>();
+  protected readonly ways = ways;
   protected readonly mm = computed(() => {
     const level = this.level();
     return level.by === 'share' ? 0 : level.mm;

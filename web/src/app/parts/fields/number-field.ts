@@ -1,4 +1,7 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, linkedSignal, output, signal } from '@angular/core';
+import { FormControl, ReactiveFormsModule } from '@angular/forms';
+import { MatError, MatFormField, MatSuffix } from '@angular/material/form-field';
+import { MatInput } from '@angular/material/input';
 import {
   amountFigure,
   amountUnit,
@@ -10,50 +13,40 @@ import {
   type Units,
 } from '@aurantia/core';
 import { WorkshopMemory } from '../../services/workshop';
+import { saidState } from './said-state';
 
 let made = 0;
 
 /** A typed figure in the maker's units. What can't be read or taken gets a sentence; the last good value stays. */
 @Component({
   selector: 'au-number',
+  imports: [MatError, MatFormField, MatInput, MatSuffix, ReactiveFormsModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="field" [class.wrong]="wrong()">
-      <label [attr.for]="id" [class.unseen]="bare()">{{ label() }}</label>
-      <div class="box">
+    <div class="field">
+      <label [for]="id" [class.unseen]="bare()">{{ label() }}</label>
+      <mat-form-field appearance="outline" subscriptSizing="dynamic">
         <input
-          [style.padding-right.px]="roomForUnit()"
+          matInput
           [id]="id"
-          [value]="text()"
+          [formControl]="control"
+          [errorStateMatcher]="saidState"
           inputmode="decimal"
           autocomplete="off"
-          [attr.aria-invalid]="wrong() ? true : null"
-          [attr.aria-describedby]="saidHere() ? id + 'why' : null"
-          (change)="typed($any($event.target).value)"
-          (keydown.enter)="typed($any($event.target).value)"
-          (keydown.escape)="again($any($event.target))"
+          (change)="typed(control.value)"
+          (keydown.enter)="typed(control.value)"
+          (keydown.escape)="again()"
         />
         @if (unit()) {
-          <span aria-hidden="true">{{ unit() }}</span>
+          <span matTextSuffix aria-hidden="true">{{ unit() }}</span>
         }
-      </div>
-      @if (saidHere()) {
-        <span class="wrong-note" role="alert" [id]="id + 'why'">{{ wrong() }}</span>
-      }
+        @if (saidHere()) {
+          <mat-error class="wrong-note" role="alert">{{ wrong() }}</mat-error>
+        }
+      </mat-form-field>
     </div>
   `,
   styles: `
-    .box {
-      position: relative;
-    }
-    .box span {
-      position: absolute;
-      right: 9px;
-      top: 8px;
-      color: var(--soft);
-      pointer-events: none;
-      font-size: 13px;
-    }
     input {
       font-weight: 600;
     }
@@ -87,13 +80,22 @@ export class NumberField {
     return units.amount === 'gram' && this.gramsPerMl() === null ? { ...units, amount: 'ml' } : units;
   });
   protected readonly unit = computed(() => this.unitName() || unitOf(this.measure(), this.units()));
-  /** px that the unit takes at the end of the box, so that no figure runs under it */
-  protected readonly roomForUnit = computed(() => 14 + 9 * this.unit().length);
   protected readonly text = computed(() => {
     const value = this.value();
     if (this.wrong() && this.kept() !== null) return this.kept() ?? '';
     return value === null ? '' : figureOf(value, this.measure(), this.units(), this.gramsPerMl() ?? 1, this.digits());
   });
+
+  protected readonly control = new FormControl('', { nonNullable: true });
+  protected readonly saidState = saidState;
+
+  constructor() {
+    effect(() => {
+      const [text, wrong] = [this.text(), this.wrong()];
+      if (this.control.value !== text) this.control.setValue(text);
+      this.control.setErrors(wrong === null ? null : { said: wrong });
+    });
+  }
 
   protected typed(text: string): void {
     if (text.trim() === this.text() && !this.wrong()) return;
@@ -109,10 +111,10 @@ export class NumberField {
     if (read.ok) this.valueChange.emit(tidy(read.value));
   }
 
-  protected again(field: HTMLInputElement): void {
+  protected again(): void {
     this.kept.set(null);
     this.unread.set(null);
-    field.value = this.text();
+    this.control.setValue(this.text());
   }
 }
 

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, type ElementRef, output, signal, viewChild } from '@angular/core';
 import { balanced, PatchError, type KnownPatch } from '@aurantia/core';
 import { PhotoError, readPhoto, meanColour } from './read-photo';
+import { FileField } from '../fields/file-field';
 
 /** What a patch of the photo that is known really is. */
 const CARDS = [
@@ -17,6 +18,7 @@ export interface LookedAt {
 /** A colour picked out of a photo, set right by a white or grey card in the same picture. */
 @Component({
   selector: 'au-photo-colour',
+  imports: [FileField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './photo-colour.html',
   styleUrl: './photo-colour.scss',
@@ -47,10 +49,7 @@ export class PhotoColour {
   });
   protected readonly corrected = computed(() => this.patch() !== null);
 
-  protected async bring(field: HTMLInputElement): Promise<void> {
-    const file = field.files?.item(0);
-    field.value = '';
-    if (!file) return;
+  protected async bring(file: File): Promise<void> {
     try {
       const picture = await readPhoto(file);
       const canvas = this.canvas().nativeElement;

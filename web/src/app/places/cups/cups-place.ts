@@ -11,11 +11,12 @@ import { Notices } from '../../services/notices';
 import { saveText } from '../../services/save-file';
 import { WorkshopMemory } from '../../services/workshop';
 import { MeasuringWizard } from './measuring-wizard';
+import { FileField } from '../../parts/fields/file-field';
 
 /** The cups that were measured, side by side at one scale, and the measuring sheet. */
 @Component({
   selector: 'au-cups-place',
-  imports: [MatMenuModule, CupFigure, CupSheet, MeasuringWizard, AreaPipe, LengthPipe],
+  imports: [MatMenuModule, CupFigure, CupSheet, MeasuringWizard, AreaPipe, LengthPipe, FileField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cups-place.html',
   styleUrl: './cups-place.scss',
@@ -62,10 +63,7 @@ export class CupsPlace {
   }
 
   /** Cups from a file come beside those that are here; a faulty file brings none, and says why. */
-  protected async bring(field: HTMLInputElement): Promise<void> {
-    const file = field.files?.item(0);
-    field.value = '';
-    if (!file) return;
+  protected async bring(file: File): Promise<void> {
     const read = readCups(file.size > 4_000_000 ? 'too large' : await file.text());
     this.faults.set(read.ok ? [] : read.faults.slice(0, 8).map(({ path, sentence }) => `${path}: ${sentence}`));
     if (!read.ok) return;

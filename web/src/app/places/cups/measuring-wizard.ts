@@ -18,11 +18,12 @@ import {
 } from '@aurantia/core';
 import { TapeDrawing } from '../../parts/cup-sheet/tape-drawing';
 import { NumberField } from '../../parts/fields/number-field';
+import { TextField } from '../../parts/fields/text-field';
 
 /** Takes a maker round a cup with the tape, one reading after the other, and keeps nothing before the end. */
 @Component({
   selector: 'au-measuring-wizard',
-  imports: [NumberField, TapeDrawing],
+  imports: [NumberField, TapeDrawing, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './measuring-wizard.html',
   styleUrl: './measuring-wizard.scss',

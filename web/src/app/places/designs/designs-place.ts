@@ -22,6 +22,9 @@ import { DesignList, type KeptDesign } from '../../services/designs';
 import { KeptSafe } from '../../services/kept-safe';
 import { Notices } from '../../services/notices';
 import { WorkshopMemory } from '../../services/workshop';
+import { SearchField } from '../../parts/fields/search-field';
+import { FileField } from '../../parts/fields/file-field';
+import { Icon } from '../../parts/icons/icon';
 
 /** Cups that stand large, in front. */
 const IN_FRONT = 3;
@@ -37,7 +40,7 @@ const PAUSE = 150;
 /** Home: every design as its own cup on a shelf. */
 @Component({
   selector: 'au-designs-place',
-  imports: [LongList, MaterialGlyph, MatMenuModule, NgTemplateOutlet, RouterLink, ScrollingModule],
+  imports: [LongList, MaterialGlyph, MatMenuModule, NgTemplateOutlet, RouterLink, ScrollingModule, SearchField, FileField, Icon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './designs-place.html',
   styleUrl: './designs-place.scss',
@@ -114,11 +117,8 @@ export class DesignsPlace {
     this.list.remove(design);
   }
 
-  protected async bring(input: HTMLInputElement): Promise<void> {
-    const text = await input.files?.item(0)?.text();
-    input.value = '';
-    if (text === undefined) return;
-    const read = readDesignFile(text);
+  protected async bring(file: File): Promise<void> {
+    const read = readDesignFile(await file.text());
     if (!read.ok) {
       this.faults.set(read.faults);
       return;

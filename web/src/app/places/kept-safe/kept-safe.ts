@@ -5,6 +5,7 @@ import { countText } from '@aurantia/core';
 import { KeptSafe, type BackupOnDisk, type RestorePreview, type TakenAway, type Unreadable } from '../../services/kept-safe';
 import { Notices } from '../../services/notices';
 import { saveText } from '../../services/save-file';
+import { FileField } from '../../parts/fields/file-field';
 
 interface Restoring {
   readonly name: string;
@@ -15,7 +16,7 @@ interface Restoring {
 /** Backups in and out, what was taken away, and what can't be read: nothing of a workshop is out of reach. */
 @Component({
   selector: 'au-kept-safe',
-  imports: [MatDialogModule],
+  imports: [MatDialogModule, FileField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './kept-safe.html',
   styleUrl: './kept-safe.scss',
@@ -55,10 +56,7 @@ export class KeptSafeDialog {
     this.safe.load();
   }
 
-  protected bring(field: HTMLInputElement): void {
-    const file = field.files?.item(0);
-    field.value = '';
-    if (!file) return;
+  protected bring(file: File): void {
     this.busy.set(true);
     this.safe.preview(file).subscribe({
       next: (preview) => this.look({ name: file.name, backup: file, preview }),

@@ -7,11 +7,12 @@ import { Palettes } from '../../services/palettes';
 import { WorkshopMemory } from '../../services/workshop';
 import { PaletteForm } from './palette-form';
 import { PhotoPalette } from './photo-palette';
+import { FileField } from '../../parts/fields/file-field';
 
 /** Colours that belong together: kept, brought in, taken from a photo, each with the mix that makes it. */
 @Component({
   selector: 'au-palettes-place',
-  imports: [MatMenuModule, PaletteForm, PhotoPalette, RouterLink],
+  imports: [MatMenuModule, PaletteForm, PhotoPalette, RouterLink, FileField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './palettes-place.html',
   styleUrl: './palettes-place.scss',
@@ -49,10 +50,7 @@ export class PalettesPlace {
     this.keep({ id: newId(), name: 'From a photo', colours });
   }
 
-  protected async bring(field: HTMLInputElement): Promise<void> {
-    const file = field.files?.item(0);
-    field.value = '';
-    if (!file) return;
+  protected async bring(file: File): Promise<void> {
     const read = readPalette(await file.text(), newId(), file.name);
     this.sentences.set(read.ok ? [] : read.faults.map(({ path, sentence }) => `${path}: ${sentence}`));
     if (read.ok) this.keep(read.palette);

@@ -1,13 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { cutsOf, percentText, type Glitter } from '@aurantia/core';
 import { NumberField } from '../../parts/fields/number-field';
+import { Icon } from '../../parts/icons/icon';
 
 type Cuts = NonNullable<Glitter['mixed']>;
 
 /** Further cuts in the same jar, each with its share of a spoonful. */
 @Component({
   selector: 'au-mixed-cuts',
-  imports: [NumberField],
+  imports: [NumberField, Icon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (one of cuts(); track $index) {
@@ -25,7 +26,7 @@ type Cuts = NonNullable<Glitter['mixed']>;
           (click)="takeOut($index)"
           [attr.aria-label]="'Take the cut of ' + one.cut + ' mm out'"
         >
-          ×
+          <au-icon name="take out" />
         </button>
       </div>
     }

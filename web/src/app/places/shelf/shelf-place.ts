@@ -27,6 +27,10 @@ import { WorkshopMemory } from '../../services/workshop';
 import { ItemStock } from './item-stock/item-stock';
 import { TableImport } from './table-import/table-import';
 import { ItemForm } from './item-form';
+import { ColourDot } from '../../parts/fields/colour-dot';
+import { SearchField } from '../../parts/fields/search-field';
+import { FileField } from '../../parts/fields/file-field';
+import { Icon } from '../../parts/icons/icon';
 
 const groups: readonly { kind: ShelfGroup; title: string; one: string }[] = [
   { kind: 'glitter', title: 'Glitters', one: 'glitter' },
@@ -52,7 +56,21 @@ const cuts: readonly { value: string; name: string; range: readonly [number, num
 /** What stands on the shelf, and what is known of each jar. */
 @Component({
   selector: 'au-shelf-place',
-  imports: [LongList, MatMenuModule, RouterLink, ScrollingModule, MaterialGlyph, ItemForm, ItemStock, Pick, TableImport],
+  imports: [
+    ColourDot,
+    LongList,
+    MatMenuModule,
+    RouterLink,
+    ScrollingModule,
+    MaterialGlyph,
+    ItemForm,
+    ItemStock,
+    Pick,
+    TableImport,
+    SearchField,
+    FileField,
+    Icon,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './shelf-place.html',
   styleUrl: './shelf-place.scss',
@@ -115,10 +133,7 @@ export class ShelfPlace {
     saveText('shelf.csv', shelfCsv(this.memory.shelf()), 'text/csv');
   }
 
-  protected async bring(field: HTMLInputElement): Promise<void> {
-    const file = field.files?.item(0);
-    field.value = '';
-    if (!file) return;
+  protected async bring(file: File): Promise<void> {
     try {
       this.table.set({ table: readShelfTable(await file.text()), file: file.name });
       this.tableFault.set(null);

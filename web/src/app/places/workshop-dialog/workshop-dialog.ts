@@ -4,11 +4,12 @@ import { faultsOf, settingsSchema, type Settings, type Units } from '@aurantia/c
 import { Choice } from '../../parts/fields/choice';
 import { NumberField } from '../../parts/fields/number-field';
 import { WorkshopMemory } from '../../services/workshop';
+import { TextField } from '../../parts/fields/text-field';
 
 /** Units, measuring steps, the room and the schools: kept at once, for every design. */
 @Component({
   selector: 'au-workshop-dialog',
-  imports: [MatDialogModule, Choice, NumberField],
+  imports: [MatDialogModule, Choice, NumberField, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './workshop-dialog.html',
   styleUrl: './workshop-dialog.scss',

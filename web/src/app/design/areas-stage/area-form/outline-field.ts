@@ -2,11 +2,12 @@ import { ChangeDetectionStrategy, Component, computed, input, output, signal } f
 import { outlineName, plainOutlines, shapeOf, type Outline, type PlainOutline } from '@aurantia/core';
 import { outlineFromSvg } from '@aurantia/core/outline-file';
 import { Tip } from '../../../parts/tip';
+import { FileField } from '../../../parts/fields/file-field';
 
 /** Which outline: one of the plain ones, or an SVG of one's own, of which only the closed lines are kept. */
 @Component({
   selector: 'au-outline',
-  imports: [Tip],
+  imports: [Tip, FileField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <span class="soft" id="outline-name">Outline</span>
@@ -24,10 +25,8 @@ import { Tip } from '../../../parts/tip';
           <svg viewBox="-0.6 -0.85 1.2 1.7" aria-hidden="true"><path [attr.d]="one.path" fill-rule="evenodd" /></svg>
         </button>
       }
-      <label class="plain file">
-        SVG…
-        <input type="file" accept=".svg,image/svg+xml" (change)="bring($any($event.target))" />
-      </label>
+      <button type="button" class="plain file" (click)="picker.open()">SVG…</button>
+      <au-file #picker label="SVG of an outline" accept=".svg,image/svg+xml" (chosen)="bring($event)" />
     </div>
     @if (said(); as sentence) {
       <p [class.wrong-note]="wrong()" [class.soft]="!wrong()" role="alert">{{ sentence }}</p>
@@ -51,22 +50,8 @@ import { Tip } from '../../../parts/tip';
       fill: var(--plum);
     }
     .file {
-      display: inline-flex;
-      align-items: center;
-      height: 38px;
-      position: relative;
-      cursor: pointer;
-    }
-    .file input {
-      position: absolute;
-      inset: 0;
-      opacity: 0;
-      cursor: pointer;
-      width: 100%;
-    }
-    .file:focus-within {
-      outline: 2.5px solid var(--peel);
-      outline-offset: 2px;
+      width: auto;
+      padding: 0 14px;
     }
   `,
 })
@@ -89,10 +74,7 @@ export class OutlineField {
     }));
   });
 
-  protected async bring(field: HTMLInputElement): Promise<void> {
-    const file = field.files?.item(0);
-    field.value = '';
-    if (!file) return;
+  protected async bring(file: File): Promise<void> {
     // What is far too large isn't even read.
     const read =
       file.size > 4_000_000 ? outlineFromSvg('x'.repeat(1_000_001), file.name) : outlineFromSvg(await file.text(), file.name);

@@ -13,12 +13,13 @@ import {
 import { SharePipe } from '../../../parts/fields/unit-pipes';
 import { WorkshopMemory } from '../../../services/workshop';
 import { Swatch, SWATCH_SIDE } from '../../../parts/swatch/swatch';
+import { ColourDot } from '../../../parts/fields/colour-dot';
 import { Tip } from '../../../parts/tip';
 
 /** How a blend looks: close, from afar, over other bases, pass by pass, and how sure all that is. */
 @Component({
   selector: 'au-blend-looks',
-  imports: [Swatch, SharePipe, Tip],
+  imports: [ColourDot, Swatch, SharePipe, Tip],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section aria-label="How it looks">
@@ -53,12 +54,7 @@ import { Tip } from '../../../parts/tip';
         <div class="over">
           <span>The same blend over</span>
           <label class="pick"
-            >any base
-            <input
-              type="color"
-              [value]="picked() ?? mix.under"
-              (input)="picked.set($any($event.target).value)"
-              aria-label="Any base to see it over"
+            >any base <au-colour-dot label="Any base to see it over" [value]="picked() ?? mix.under" (moved)="picked.set($event)"
           /></label>
         </div>
         <div class="bases">

@@ -28,13 +28,14 @@ import { DesignSession } from '../../session';
 import { LeftoverMix } from '../leftover-mix/leftover-mix';
 import { ScaleBlend } from '../scale-blend/scale-blend';
 import { Tip } from '../../../parts/tip';
+import { Icon } from '../../../parts/icons/icon';
 
 const kindWords = { solid: 'opaque', tinted: 'see-through', opal: 'opal' } as const;
 
 /** The chosen area's blend, jar by jar: what is measured, and what faces you. */
 @Component({
   selector: 'au-blend-pane',
-  imports: [MatMenuModule, AmountStepper, NumberField, MaterialGlyph, FindingNote, LeftoverMix, ScaleBlend, SharePipe, Tip],
+  imports: [MatMenuModule, AmountStepper, NumberField, MaterialGlyph, FindingNote, LeftoverMix, ScaleBlend, SharePipe, Tip, Icon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './blend-pane.html',
   styleUrl: './blend-pane.scss',

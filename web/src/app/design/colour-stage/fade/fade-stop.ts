@@ -6,6 +6,7 @@ import { Pick } from '../../../parts/fields/pick';
 import { MaterialGlyph } from '../../../parts/glyphs/material-glyph';
 import { WorkshopMemory } from '../../../services/workshop';
 import { Tip } from '../../../parts/tip';
+import { Icon } from '../../../parts/icons/icon';
 
 /** What a maker changed of one stop. */
 export type StopChange =
@@ -24,7 +25,7 @@ export interface StopRefused {
 /** One colour a fade goes through: its mix, how much of it, the paint under it. */
 @Component({
   selector: 'au-fade-stop',
-  imports: [MatMenuModule, MaterialGlyph, NumberField, Pick, Tip],
+  imports: [MatMenuModule, MaterialGlyph, NumberField, Pick, Tip, Icon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './fade-stop.html',
   styleUrl: './fade-stop.scss',

@@ -6,6 +6,7 @@ import { MaterialGlyph } from '../../../parts/glyphs/material-glyph';
 import { Notices } from '../../../services/notices';
 import { WorkshopMemory } from '../../../services/workshop';
 import { Tick } from '../../../parts/fields/tick';
+import { Pick } from '../../../parts/fields/pick';
 
 /** How many items and faults are shown before they come in. */
 const SHOWN = { items: 8, faults: 6 };
@@ -13,7 +14,7 @@ const SHOWN = { items: 8, faults: 6 };
 /** A table from a file: what each column means, what would come in, and what can't. Nothing is kept before it is agreed to. */
 @Component({
   selector: 'au-table-import',
-  imports: [MaterialGlyph, Tick],
+  imports: [MaterialGlyph, Tick, Pick],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './table-import.html',
   styleUrl: './table-import.scss',
@@ -25,7 +26,10 @@ export class TableImport {
   readonly file = input.required<string>();
   readonly closed = output();
 
-  protected readonly columns = shelfColumns;
+  protected readonly meanings = [
+    { value: '', name: 'left out' },
+    ...shelfColumns.map(({ name, words }) => ({ value: name as string, name: words })),
+  ];
   protected readonly mapping = linkedSignal(() => guessedMapping(this.table().headings));
   /** items of a name that is here already are replaced, else left as they are */
   protected readonly replacing = signal(true);

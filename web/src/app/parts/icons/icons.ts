@@ -1,0 +1,41 @@
+import { inject, Injectable } from '@angular/core';
+import { MatIconRegistry } from '@angular/material/icon';
+import { DomSanitizer } from '@angular/platform-browser';
+import {
+  mdiArrowDown,
+  mdiArrowUp,
+  mdiClose,
+  mdiDotsHorizontal,
+  mdiDragHorizontalVariant,
+  mdiHelp,
+  mdiMagnify,
+  mdiMinus,
+  mdiPlus,
+} from '@mdi/js';
+
+/** Every picture that stands for a deed, by what it does. */
+const paths = {
+  'take out': mdiClose,
+  drag: mdiDragHorizontalVariant,
+  less: mdiMinus,
+  more: mdiPlus,
+  up: mdiArrowUp,
+  down: mdiArrowDown,
+  help: mdiHelp,
+  find: mdiMagnify,
+  menu: mdiDotsHorizontal,
+};
+export type IconName = keyof typeof paths;
+
+/** Tells Material of our icons, once. */
+@Injectable({ providedIn: 'root' })
+export class Icons {
+  constructor() {
+    const registry = inject(MatIconRegistry);
+    const sanitizer = inject(DomSanitizer);
+    for (const [name, path] of Object.entries(paths)) {
+      const drawing = `<svg viewBox="0 0 24 24"><path d="${path}"/></svg>`;
+      registry.addSvgIconLiteral(name, sanitizer.bypassSecurityTrustHtml(drawing));
+    }
+  }
+}
