@@ -132,11 +132,19 @@ export async function tick(browser: Browser, name: string): Promise<void> {
 export const valueOf = (browser: Browser, name: string): Promise<string> =>
   withNamed(browser, 'input, textarea', name, async (field) => (await field.getAttribute('value')) ?? '');
 
-/** Takes an option of a list by its words. */
-export const choose = (browser: Browser, label: string, option: string): Promise<void> =>
-  withNamed(browser, 'select', label, async (select) =>
-    (await select.findElement(By.xpath(`./option[normalize-space()="${option}"]`))).click(),
+/** Opens a drop-down by its label. */
+export const openList = (browser: Browser, label: string): Promise<void> => press(browser, label, 'mat-select');
+
+/** Takes an option of a drop-down by its words. */
+export async function choose(browser: Browser, label: string, option: string): Promise<void> {
+  await openList(browser, label);
+  await press(browser, option, 'mat-option');
+  await browser.wait(
+    async () => (await browser.findElements(By.css('.mat-mdc-select-panel'))).length === 0,
+    PATIENCE,
+    'the list never closes',
   );
+}
 
 /** Opens an area in the list of the areas stage. */
 export async function openArea(browser: Browser, name: string): Promise<void> {

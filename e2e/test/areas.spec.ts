@@ -2,7 +2,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { By, Key, type WebElement } from 'selenium-webdriver';
-import { kept, named, openArea, painted, press, reads, tick, type, valueOf, withNamed, type Browser } from '../src/browser';
+import { choose, kept, named, openArea, painted, press, reads, tick, type, valueOf, withNamed, type Browser } from '../src/browser';
 import type { Program } from '../src/program';
 import { demoForAll } from '../src/running';
 
@@ -191,8 +191,7 @@ describe('order, copies, locks and masks', () => {
   test('an edge counted as a share follows the cup', async () => {
     await open('/designs/copper-eaves/areas');
     await openArea(browser, 'Eaves');
-    const select = await named(browser, 'select', 'How lower edge is counted');
-    await select.sendKeys('of the wall');
+    await choose(browser, 'How lower edge is counted', 'of the wall');
     await becomes('Lower edge', '31.79');
     await kept(browser);
   });

@@ -5,7 +5,7 @@ import { AreaForm } from '../src/app/design/areas-stage/area-form/area-form';
 import { SectionsTool, type SectionsAsked } from '../src/app/design/areas-stage/sections-tool/sections-tool';
 import { WrapView } from '../src/app/design/areas-stage/wrap-view/wrap-view';
 import { WorkshopMemory } from '../src/app/services/workshop';
-import { design, labelled, memoryStub, typeInto } from './workshop';
+import { choose, design, labelled, memoryStub, pickOf, typeInto } from './workshop';
 
 /** The drawing is as large as the window says; here it says so once. */
 class OneSize {
@@ -60,11 +60,9 @@ describe('the form of an area', () => {
     expect(areaSchema.safeParse({ ...made(kind), ...given[0] }).success).toBe(true);
   });
   test('an edge counted another way stays where it is', async () => {
-    const { root, given } = await form(design.areas[1]);
-    const select = root.querySelector<HTMLSelectElement>('select[aria-label="How lower edge is counted"]');
-    if (!select) throw new Error('no select');
-    typeInto(select as unknown as HTMLInputElement, 'rim');
-    typeInto(select as unknown as HTMLInputElement, 'share');
+    const { fixture, given } = await form(design.areas[1]);
+    await choose(fixture, 'How lower edge is counted', 'below coats’ end');
+    await choose(fixture, 'How lower edge is counted', 'of the wall');
     expect(given).toEqual([
       { lower: { level: { by: 'rim', mm: 90 }, teeth: null } },
       { lower: { level: { by: 'share', share: 0.4706 }, teeth: null } },
@@ -72,22 +70,23 @@ describe('the form of an area', () => {
   });
   test('a plain edge gets teeth, whole ones, and loses them again', async () => {
     const { fixture, root, given } = await form(design.areas[0]);
-    const cut = labelled(root, 'Cut above') as unknown as HTMLSelectElement;
-    typeInto(cut as unknown as HTMLInputElement, 'scallop');
+    await choose(fixture, 'Cut above', 'scallops');
     expect(given[0]).toMatchObject({ upper: { teeth: { line: 'scallop', count: 12, depth: 10 } } });
     fixture.componentRef.setInput('area', { ...design.areas[0], ...given[0] });
     await fixture.whenStable();
     typeInto(labelled(root, 'Teeth'), '9');
     expect(given[1]).toMatchObject({ upper: { teeth: { line: 'scallop', count: 9 } } });
-    typeInto(cut as unknown as HTMLInputElement, 'plain');
+    await choose(fixture, 'Cut above', 'straight');
     expect(given[2]).toMatchObject({ upper: { teeth: null } });
   });
   test('a scatter is sent into another area, or anywhere', async () => {
-    const { root, given } = await form(made('scatter'));
-    const where = labelled(root, 'Where') as unknown as HTMLSelectElement;
-    expect([...where.options].map((option) => option.textContent?.trim())).toEqual(['anywhere', 'in Low', 'in High']);
-    typeInto(where as unknown as HTMLInputElement, 'low');
-    typeInto(where as unknown as HTMLInputElement, '');
+    const { fixture, given } = await form(made('scatter'));
+    const where = await pickOf(fixture, 'Where');
+    await where.open();
+    const offered = await Promise.all((await where.getOptions()).map((option) => option.getText()));
+    expect(offered).toEqual(['anywhere', 'in Low', 'in High']);
+    await where.clickOptions({ text: 'in Low' });
+    await choose(fixture, 'Where', 'anywhere');
     expect(given).toEqual([{ inside: 'low' }, { inside: null }]);
   });
   test('what was refused is said, and that nothing changed', async () => {

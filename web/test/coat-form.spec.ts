@@ -3,7 +3,7 @@ import { TestBed } from '@angular/core/testing';
 import type { Coat } from '@aurantia/core';
 import { CoatForm } from '../src/app/design/coats-stage/coat-form';
 import { WorkshopMemory } from '../src/app/services/workshop';
-import { design, labelled, memoryStub, typeInto } from './workshop';
+import { design, labelled, memoryStub, pickOf, typeInto } from './workshop';
 
 async function form(coat: Coat) {
   TestBed.configureTestingModule({ providers: [provideHttpClient(), { provide: WorkshopMemory, useValue: memoryStub() }] });
@@ -47,10 +47,17 @@ test('a coat on everything, narrowed, starts from the area that was pressed', as
 });
 
 test('jars are chosen from the shelf; one that is gone asks to choose', async () => {
-  const { root, given } = await form({ ...base, paint: 'gone' } as Coat);
-  const pick = labelled(root, 'Paint') as unknown as HTMLSelectElement;
-  expect(pick.options[0].textContent?.trim()).toBe('choose one');
-  typeInto(pick, 'paint');
+  const { fixture, given } = await form({ ...base, paint: 'gone' } as Coat);
+  const pick = await pickOf(fixture, 'Paint');
+  expect(await pick.isEmpty()).toBe(true);
+  expect((fixture.nativeElement as HTMLElement).textContent).toContain('choose one');
+  await pick.open();
+  await pick.clickOptions({
+    text:
+      memoryStub()
+        .shelf()
+        .find(({ id }) => id === 'paint')?.name ?? '',
+  });
   expect(given[0]).toMatchObject({ paint: 'paint' });
 });
 

@@ -18,7 +18,7 @@ import { FadePane } from '../src/app/design/colour-stage/fade/fade-pane';
 import { FadePots } from '../src/app/design/colour-stage/fade/fade-pots';
 import { DesignSession } from '../src/app/design/session';
 import { WorkshopMemory } from '../src/app/services/workshop';
-import { design, labelled, memoryStub, shelf, typeInto } from './workshop';
+import { choose, design, labelled, memoryStub, shelf, typeInto } from './workshop';
 
 jest.mock('../src/app/workers/new-worker', () => ({}));
 
@@ -72,7 +72,11 @@ async function pane(from: Design = begun) {
     [...root.querySelectorAll('button')].find((button) => button.textContent?.trim() === text)?.click();
     await show();
   };
-  return { root, show, press, ended, fade: (): Fade | undefined => document().fades[0], document };
+  const pick = async (label: string, option: string) => {
+    await choose(fixture, label, option);
+    await show();
+  };
+  return { root, show, press, pick, ended, fade: (): Fade | undefined => document().fades[0], document };
 }
 
 test('the verdict, the pots and the strip stand there at once', async () => {
@@ -85,11 +89,9 @@ test('the verdict, the pots and the strip stand there at once', async () => {
 });
 
 test('ways, pots and depth are kept as they are chosen', async () => {
-  const { root, show, fade } = await pane();
-  typeInto(labelled(root, 'It goes'), 'middle');
-  await show();
-  typeInto(labelled(root, 'Pots'), '3');
-  await show();
+  const { root, show, pick, fade } = await pane();
+  await pick('It goes', 'from the middle both ways');
+  await pick('Pots', '3');
   typeInto(labelled(root, 'Depth, full cover'), '2,5');
   await show();
   expect(fade()).toMatchObject({ way: 'middle', pots: 3, depth: 2.5 });
@@ -97,10 +99,9 @@ test('ways, pots and depth are kept as they are chosen', async () => {
 });
 
 test('turns are asked for along a spiral only', async () => {
-  const { root, show } = await pane();
+  const { root, pick } = await pane();
   expect(() => labelled(root, 'Turns')).toThrow();
-  typeInto(labelled(root, 'It goes'), 'spiral');
-  await show();
+  await pick('It goes', 'along a spiral');
   expect(labelled(root, 'Turns').value).toBe('2');
 });
 
@@ -140,9 +141,8 @@ test('turned round, as a fall, begun with cast-off, and back to one blend', asyn
 });
 
 test('a base under a stop makes the coat lay it, and the pane says where', async () => {
-  const { root, show, document } = await pane();
-  typeInto(labelled(root, 'Base under stop 1'), 'paint');
-  await show();
+  const { root, pick, document } = await pane();
+  await pick('Base under stop 1', jars.find(({ id }) => id === 'paint')?.name ?? '');
   expect(document().coats[0]).toMatchObject({ kind: 'base', fading: true });
   expect(root.textContent).toMatch(/Base: 0–[\d.]+ mm/);
 });

@@ -7,7 +7,7 @@ import { ScaleBlend } from '../src/app/design/colour-stage/scale-blend/scale-ble
 import { Mixes } from '../src/app/services/mixes';
 import { Palettes } from '../src/app/services/palettes';
 import { WorkshopMemory } from '../src/app/services/workshop';
-import { design, labelled, memoryStub, mixesStub, typeInto } from './workshop';
+import { choose, design, labelled, memoryStub, mixesStub, typeInto } from './workshop';
 
 jest.mock('../src/app/workers/new-worker', () => ({}));
 
@@ -90,14 +90,14 @@ describe('find a mix', () => {
     expect(asked[0].wish.target).toBe('#123456');
   });
   test('asks for a colour of a palette', async () => {
-    const { root, asks } = await pane();
-    typeInto(labelled(root, 'Of a palette'), '0/0');
+    const { fixture, asks } = await pane();
+    await choose(fixture, 'Of a palette', /.+: .+/);
     await asks(1);
     expect(asked[0].wish.target).toBe('#b5461c');
   });
   test('asks for a cheaper twin only while the difference is one, and shows the cheapest first with what it costs', async () => {
     const { fixture, root, asks } = await pane();
-    typeInto(labelled(root, 'Look for'), 'cheapest');
+    await choose(fixture, 'Look for', 'a cheaper twin');
     await fixture.whenStable();
     typeInto(labelled(root, 'At most apart'), '3');
     await asks(1);
@@ -167,7 +167,7 @@ test('bringing a blend to an amount says what it becomes, and emits the rounded 
   fixture.componentRef.setInput('blend', blends[0]);
   await fixture.whenStable();
   const root = fixture.nativeElement as HTMLElement;
-  typeInto(labelled(root, 'Bring it to'), 'total');
+  await choose(fixture, 'Bring it to', 'an amount');
   await fixture.whenStable();
   typeInto(labelled(root, 'Each pour'), '13');
   await fixture.whenStable();

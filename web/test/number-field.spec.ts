@@ -26,6 +26,7 @@ async function field(value: number | null, measure: Measure = 'length', more: Re
   const input = (fixture.nativeElement as HTMLElement).querySelector('input') as HTMLInputElement;
   const type = async (text: string) => {
     input.value = text;
+    input.dispatchEvent(new Event('input'));
     input.dispatchEvent(new Event('change'));
     await fixture.whenStable();
   };

@@ -11,7 +11,7 @@ import { Mixes } from '../src/app/services/mixes';
 import { Notices } from '../src/app/services/notices';
 import { WorkshopMemory } from '../src/app/services/workshop';
 import type { MixesReply } from '../src/app/workers/mixes-request';
-import { design, labelled, memoryStub, typeInto } from './workshop';
+import { choose, design, labelled, memoryStub, pickOf, typeInto } from './workshop';
 
 const worker = {
   onmessage: null as ((event: { data: MixesReply }) => void) | null,
@@ -77,7 +77,7 @@ describe('a jar’s stock', () => {
       buttonOf(root, text)?.click();
       await fixture.whenStable();
     };
-    return { root, type, press };
+    return { fixture, root, type, press };
   }
   test.each([
     ['used on a cup', '5', 5],
@@ -85,8 +85,8 @@ describe('a jar’s stock', () => {
     ['counted anew', '5', 5],
     ['spilt', '0,5', 0.5],
   ])('%s: %s ml is such a movement', async (why, ml, amount) => {
-    const { type, press } = await stock();
-    await type('Why', why);
+    const { fixture, type, press } = await stock();
+    await choose(fixture, 'Why', why);
     await type('How much', ml);
     await press('Note it');
     expect(moves).toEqual([{ id: 'jar', why, amount }]);
@@ -158,10 +158,8 @@ describe('a table brought in', () => {
   });
   test('a meaning given to one column is taken from the other', async () => {
     const { fixture, root } = await bring('name,other\nMoth,Gorse');
-    const [first, second] = [...root.querySelectorAll('select')];
-    typeInto(second, 'name');
-    await fixture.whenStable();
-    expect(first.value).toBe('');
+    await choose(fixture, 'What “other” says', 'name');
+    expect(await (await pickOf(fixture, 'What “name” says')).getValueText()).toBe('left out');
     expect(root.querySelector('.preview b')?.textContent).toBe('Gorse');
   });
   test('when it can’t be kept, it stays open to try again', async () => {

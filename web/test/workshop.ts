@@ -1,4 +1,7 @@
+import { TestbedHarnessEnvironment } from '@angular/cdk/testing/testbed';
 import { computed, signal, type WritableSignal } from '@angular/core';
+import type { ComponentFixture } from '@angular/core/testing';
+import { MatSelectHarness } from '@angular/material/select/testing';
 import {
   startingCup,
   defaultSettings,
@@ -70,8 +73,9 @@ export function memoryStub() {
 
 /** Changes a field as a maker would: type, then leave it. */
 export function typeInto(element: Element | null | undefined, text: string): void {
-  const field = element as HTMLInputElement | HTMLSelectElement;
+  const field = element as HTMLInputElement;
   field.value = text;
+  field.dispatchEvent(new Event('input'));
   field.dispatchEvent(new Event('change'));
 }
 
@@ -84,6 +88,19 @@ export function labelled(root: HTMLElement, label: string): HTMLInputElement {
   const id = found.getAttribute('for');
   return (id ? root.querySelector(`[id="${id}"]`) : found.querySelector('input, select, textarea')) as HTMLInputElement;
 }
+
+/** A drop-down by what its label says. */
+export async function pickOf(fixture: ComponentFixture<unknown>, label: string): Promise<MatSelectHarness> {
+  const root = fixture.nativeElement as HTMLElement;
+  const found = [...root.querySelectorAll('au-pick')].find((one) => one.querySelector('span')?.textContent?.trim() === label);
+  if (!found) throw new Error(`no list is called “${label}”`);
+  const selector = `[aria-labelledby~="${found.querySelector('span')?.id ?? ''}"]`;
+  return TestbedHarnessEnvironment.documentRootLoader(fixture).getHarness(MatSelectHarness.with({ selector }));
+}
+
+/** Takes an option of a drop-down by its words. */
+export const choose = async (fixture: ComponentFixture<unknown>, label: string, option: string | RegExp): Promise<void> =>
+  (await pickOf(fixture, label)).clickOptions({ text: option });
 
 /** Searches of the shelf that answer when they are told to. */
 export function mixesStub() {

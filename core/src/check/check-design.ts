@@ -13,12 +13,16 @@ import { sandIntoFlakes } from './rules/sand-into-flakes';
 import { missingItem } from './rules/shelf';
 import { agedResin, notEnough } from './rules/stock';
 import { thickFilm } from './rules/thick-film';
+import { typicalMaterials } from './rules/typical-materials';
+import { blendNotPoured, glitterNotClosed } from './rules/unfinished';
 import { unsealedGlitter } from './rules/unsealed-glitter';
 
 /** Every rule of the check; one file a subject. */
 export const rules: readonly Rule[] = [
   missingItem,
   glitterWithoutGlue,
+  blendNotPoured,
+  glitterNotClosed,
   thickFilm,
   decalOnGlitter,
   sandIntoFlakes,
@@ -36,6 +40,7 @@ export const rules: readonly Rule[] = [
   room,
   notEnough,
   agedResin,
+  typicalMaterials,
 ];
 
 const order: Record<FindingLevel, number> = { stop: 0, look: 1, tip: 2 };

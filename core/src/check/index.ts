@@ -1,4 +1,5 @@
 export { checkDesign, rules } from './check-design';
 export type { Finding, FindingLevel } from './finding';
 export { countFindings } from './count-findings';
+export { readinessOf, type Readiness } from './readiness';
 export { healthNotes } from './health';

@@ -1,30 +1,11 @@
+import type { AreaId } from '../areas';
 import type { Coat, CoatId, CoatKindName, Design, Workshop } from '../design';
 import { heightOf } from '../vessel';
 import { coatKinds } from './coat-kinds';
 
-/** The order of work most cups go through, with what is on the shelf; a start to change from. */
-const USUAL: readonly CoatKindName[] = ['prep', 'base', 'glue', 'glitter', 'press', 'seal', 'resin', 'sand', 'resin', 'rest'];
-
 /** What a new coat of a kind begins with, from what is on the shelf. */
 export const startingCoat = (kind: CoatKindName, design: Design, { shelf }: Pick<Workshop, 'shelf'>, id: CoatId): Coat =>
   ({ ...coatKinds[kind].start({ shelf, height: heightOf(design.cup) }), id }) as Coat;
-
-/**
- * @param newId a fresh id for each coat
- * @returns the coats; those whose material nobody has on the shelf are left out
- */
-export function usualCoats(design: Design, workshop: Pick<Workshop, 'shelf'>, newId: () => string): readonly Coat[] {
-  const has = (kind: string) => workshop.shelf.some((item) => item.kind === kind);
-  return USUAL.filter((kind) => (kind === 'base' ? has('paint') : kind === 'glue' || kind === 'resin' ? has(kind) : true)).map(
-    (kind) => startingCoat(kind, design, workshop, newId() as CoatId),
-  );
-}
-
-/** A design with the usual coats in place of those it has. */
-export const withUsualCoats = (design: Design, workshop: Pick<Workshop, 'shelf'>, newId: () => string): Design => ({
-  ...design,
-  coats: [...usualCoats(design, workshop, newId)],
-});
 
 /** A design with one coat more, before another, or at the end where there is no such coat. */
 export function withCoat(design: Design, coat: Coat, before: CoatId | null = null): Design {
@@ -63,7 +44,15 @@ export const withoutCoat = (design: Design, id: CoatId): Design => ({
 
 /** A change to the coats that a maker can take with one press. */
 export type Fix =
-  | { readonly does: 'insert coat'; readonly label: string; readonly kind: CoatKindName; readonly before: CoatId }
+  | {
+      readonly does: 'insert coat';
+      readonly label: string;
+      readonly kind: CoatKindName;
+      /** null for the end */
+      readonly before: CoatId | null;
+      /** where it goes, when that isn't the whole cup */
+      readonly on?: readonly AreaId[];
+    }
   | { readonly does: 'set thickness'; readonly label: string; readonly coat: CoatId; readonly thickness: number }
   | { readonly does: 'set load'; readonly label: string; readonly coat: CoatId; readonly load: number };
 
@@ -74,10 +63,12 @@ export type Fix =
 export function withFix(design: Design, fix: Fix, workshop: Pick<Workshop, 'shelf'>, id: CoatId): Design {
   switch (fix.does) {
     case 'insert coat':
-      return withCoat(design, startingCoat(fix.kind, design, workshop, id), fix.before);
+      return withCoat(design, onPlaces(startingCoat(fix.kind, design, workshop, id), fix.on), fix.before);
     case 'set thickness':
       return withCoatChanged(design, fix.coat, (coat) => ('thickness' in coat ? { ...coat, thickness: fix.thickness } : coat));
     case 'set load':
       return withCoatChanged(design, fix.coat, (coat) => (coat.kind === 'ink' ? { ...coat, load: fix.load } : coat));
   }
 }
+
+const onPlaces = (coat: Coat, on: readonly AreaId[] | undefined): Coat => (on && 'on' in coat ? { ...coat, on: [...on] } : coat);

@@ -7,3 +7,5 @@ export { stepsOf, type Step } from './lay-coats';
 export { rememberedLight, type Light } from './light';
 export { heldDepth } from './glitter';
 export * from './change-coats';
+export * from './nearest-paint';
+export { usualCoats, withUsualCoats } from './usual-coats';

@@ -1,3 +1,4 @@
 export type { Plan } from './plan';
 export type { PlanTotals } from './totals';
 export { createPlanner, planOf } from './plan-of';
+export { withJar } from './with-jar';

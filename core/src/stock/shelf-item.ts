@@ -27,6 +27,8 @@ const shared = {
     .nullable()
     .default(null),
   opened: z.iso.date('Write the date as 2026-11-25.').nullable().default(null),
+  /** put there by the program with what is usual for its kind, until the maker makes it their own; absent on all others */
+  typical: z.literal(true).optional(),
   lot: z.string().trim().max(60, 'Keep the lot under 60 letters.').default(''),
 };
 

@@ -45,7 +45,7 @@ let made = 0;
           matInput
           [id]="id"
           autocomplete="off"
-          placeholder="2026-11-27"
+          placeholder="year-month-day"
           [matDatepicker]="calendar"
           [formControl]="control"
           [errorStateMatcher]="saidState"

@@ -47,8 +47,8 @@ let made = 0;
     </div>
   `,
   styles: `
-    input {
-      font-weight: 600;
+    :host {
+      --mat-form-field-container-text-weight: 600;
     }
   `,
 })

@@ -30,12 +30,13 @@ export type IconName = keyof typeof paths;
 /** Tells Material of our icons, once. */
 @Injectable({ providedIn: 'root' })
 export class Icons {
+  private readonly registry = inject(MatIconRegistry);
+  private readonly sanitizer = inject(DomSanitizer);
+
   constructor() {
-    const registry = inject(MatIconRegistry);
-    const sanitizer = inject(DomSanitizer);
     for (const [name, path] of Object.entries(paths)) {
       const drawing = `<svg viewBox="0 0 24 24"><path d="${path}"/></svg>`;
-      registry.addSvgIconLiteral(name, sanitizer.bypassSecurityTrustHtml(drawing));
+      this.registry.addSvgIconLiteral(name, this.sanitizer.bypassSecurityTrustHtml(drawing));
     }
   }
 }

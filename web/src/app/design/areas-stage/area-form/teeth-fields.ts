@@ -26,7 +26,7 @@ const lines = [
   styles: `
     :host {
       display: grid;
-      grid-template-columns: minmax(88px, 1.6fr) minmax(46px, 1fr) minmax(76px, 1fr) minmax(58px, 1fr);
+      grid-template-columns: minmax(98px, 1.7fr) minmax(42px, 0.8fr) minmax(72px, 1fr) minmax(54px, 0.9fr);
       gap: 6px;
       align-items: end;
     }

@@ -53,9 +53,9 @@ import { Tip } from '../../../parts/tip';
         }
         <div class="over">
           <span>The same blend over</span>
-          <label class="pick"
+          <span class="pick"
             >any base <au-colour-dot label="Any base to see it over" [value]="picked() ?? mix.under" (moved)="picked.set($event)"
-          /></label>
+          /></span>
         </div>
         <div class="bases">
           @for (one of bases(); track one.name) {

@@ -11,13 +11,14 @@ import {
   type RingPlan,
 } from '@aurantia/core/ring';
 import { NumberField } from '../../../parts/fields/number-field';
+import { Icon } from '../../../parts/icons/icon';
 import { Pick } from '../../../parts/fields/pick';
 import { WorkshopMemory } from '../../../services/workshop';
 
 /** The order of the sections round the cup in which neighbours stay clean, and what each meeting looks like. */
 @Component({
   selector: 'au-ring-order',
-  imports: [NumberField, Pick],
+  imports: [Icon, NumberField, Pick],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="soft">
@@ -33,7 +34,7 @@ import { WorkshopMemory } from '../../../services/workshop';
       <button type="button" class="plain" [disabled]="!canHold()" (click)="hold()">As neighbours</button>
       @for (pair of pairs(); track pair.name) {
         <button type="button" class="plain" (click)="letGo(pair.at)" [attr.aria-label]="'Let go ' + pair.name">
-          {{ pair.name }} ×
+          {{ pair.name }} <au-icon name="take out" />
         </button>
       }
     </div>

@@ -1,0 +1,63 @@
+import { listText } from '../../units';
+import { areasWhere, placesOfArea, stepsOfKind, type Facts, type Rule } from '../finding';
+
+/** Areas with a mix of their own that no glitter coat pours, once there is a coat at all. */
+export const blendNotPoured: Rule = {
+  name: 'blend not poured',
+  find: (facts) => {
+    const { design } = facts;
+    if (design.coats.length === 0) return [];
+    const poured = new Set(
+      stepsOfKind(facts, 'glitter').flatMap(({ planned }) => planned.pours.map(({ area }) => area as string)),
+    );
+    const mixed = [...design.blends.filter(({ parts }) => parts.length > 0), ...design.fades].map(({ area }) => area as string);
+    const left = facts.areas.areas.filter(
+      ({ id, area }) => area > 0 && mixed.includes(id) && !placesOfArea(facts, id).some((place) => poured.has(place)),
+    );
+    if (left.length === 0) return [];
+    return [
+      {
+        level: 'stop' as const,
+        coat: null,
+        area: null,
+        says: `No coat pours the glitter of ${listText(left.map(({ name }) => name))}.`,
+        why: 'The mix is planned, and would stay in its pot.',
+        fix: {
+          does: 'insert coat' as const,
+          label: 'Add a glitter coat',
+          kind: 'glitter' as const,
+          before: closing(facts),
+          on: left.map(({ id }) => id),
+        },
+      },
+    ];
+  },
+};
+
+/** Glitter that lies raw when the last coat is on. */
+export const glitterNotClosed: Rule = {
+  name: 'glitter not closed',
+  find: (facts) => {
+    const last = facts.steps.at(-1);
+    if (!last) return [];
+    const raw = areasWhere(facts, (place) => last.after[place].rawMicrons > 0);
+    if (raw.length === 0) return [];
+    return [
+      {
+        level: 'stop' as const,
+        coat: null,
+        area: null,
+        says: `No resin closes over the glitter on ${listText(raw)}.`,
+        why: 'Raw glitter comes off with every wash, and is sharp to the hand.',
+        fix: { does: 'insert coat' as const, label: 'Add a coat of resin', kind: 'resin' as const, before: rest(facts) },
+      },
+    ];
+  },
+};
+
+/** The rest at the end, which all else comes before. */
+const rest = ({ design }: Facts) => (design.coats.at(-1)?.kind === 'rest' ? (design.coats.at(-1)?.id ?? null) : null);
+
+/** The first coat that closes over glitter, which it has to come before. */
+const closing = (facts: Facts) =>
+  facts.design.coats.find(({ kind }) => kind === 'seal' || kind === 'resin' || kind === 'ink')?.id ?? rest(facts);
