@@ -66,7 +66,7 @@ describe('typical materials', () => {
   });
   test('a plan made with them says so, and how many they are', () => {
     const design = withUsual(twoBands(), typical);
-    expect(ruled(design, typical, 'typical materials')?.says).toMatch(/^5 materials of this plan are typical, not measured: “/);
+    expect(ruled(design, typical, 'typical materials')?.says).toMatch(/^6 materials of this plan are typical, not measured: “/);
     const one = { ...typical, shelf: shelf.map((item) => (item.id === gold ? item : asOwn(item))) };
     expect(ruled(design, one, 'typical materials')?.says).toBe(
       '1 material of this plan is typical, not measured: “Gold, medium”.',
@@ -95,6 +95,14 @@ describe('ready to print', () => {
       expect(ruled(once, typical, rule)).toBeUndefined();
     },
   );
+  test('is not said of the usual order on an empty shelf, with no blend to pour', () => {
+    const empty = { ...typical, shelf: [] };
+    const design = withUsual({ ...twoBands(), blends: [] }, empty);
+    expect(planOf(design, empty).findings.map(({ rule }) => rule)).toEqual(['nothing to pour', 'glitter not closed']);
+    expect(readiness(design, empty)).toEqual({ ready: false, line: '2 things to settle first' });
+    const closed = fixed(design, typical, ruled(design, empty, 'glitter not closed'));
+    expect(ruled(closed, typical, 'glitter not closed')).toBeUndefined();
+  });
   test('is not said while a jar is short', () => {
     const short = { ...typical, shelf: shelf.map((item) => (item.id === gold ? { ...item, left: 1 } : item)) };
     expect(readiness(withUsual(twoBands(), short), short)).toEqual({ ready: false, line: '1 material short' });

@@ -146,6 +146,17 @@ export async function choose(browser: Browser, label: string, option: string): P
   );
 }
 
+/** Finds a jar in the open finder by typing, and takes it. */
+export async function takeJar(browser: Browser, name: string): Promise<void> {
+  await withNamed(browser, 'au-jar-finder input', 'Find a jar', (field) => field.sendKeys(Key.chord(Key.CONTROL, 'a'), name));
+  await withNamed(browser, 'au-jar-finder .jar', new RegExp(`^${name}`), (jar) => jar.click());
+  await browser.wait(
+    async () => (await browser.findElements(By.css('au-jar-finder'))).length === 0,
+    PATIENCE,
+    'the finder never closes',
+  );
+}
+
 /** Opens an area in the list of the areas stage. */
 export async function openArea(browser: Browser, name: string): Promise<void> {
   await browser.wait(

@@ -2,7 +2,20 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { By, Key, type WebElement } from 'selenium-webdriver';
-import { choose, kept, named, openArea, painted, press, reads, tick, type, valueOf, withNamed, type Browser } from '../src/browser';
+import {
+  choose,
+  kept,
+  named,
+  openArea,
+  painted,
+  press,
+  reads,
+  tick,
+  type,
+  valueOf,
+  withNamed,
+  type Browser,
+} from '../src/browser';
 import type { Program } from '../src/program';
 import { demoForAll } from '../src/running';
 

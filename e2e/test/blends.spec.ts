@@ -35,6 +35,65 @@ const shelf = async () =>
   ).map(({ document }) => document);
 const value = (name: string) => valueOf(browser, name);
 
+describe('a jar is found', () => {
+  const finder = 'au-jar-finder';
+  const first = () => browser.executeScript<string>('return document.querySelector("au-jar-finder .jar b").innerText');
+  const mixed = () =>
+    browser.executeScript<string[]>(
+      'return [...document.querySelectorAll("au-blend-pane [role=row] b")].map((one) => one.innerText)',
+    );
+  beforeEach(async () => {
+    await open('copper-eaves', 'Eaves');
+    await press(browser, 'Add a glitter');
+    await reads(browser, 'Used lately', finder);
+  });
+
+  test('by nearness to the blend, and by its name with keys alone', async () => {
+    await press(browser, 'Near to this blend');
+    await reads(browser, 'away', finder);
+    expect(await first()).toBe('Rust Road');
+    await press(browser, 'Any colour');
+    const field = await named(browser, `${finder} input`, 'Find a jar');
+    await field.sendKeys('thistle', Key.ENTER);
+    await reads(browser, 'Thistledown', 'au-blend-pane');
+    await press(browser, 'Add a glitter');
+    await reads(browser, 'Used lately', finder);
+    expect(await first()).not.toBe('Thistledown');
+    await press(browser, 'Leave it');
+    await press(browser, 'Undo');
+  });
+  test('among two thousand, or put on the shelf from there', async () => {
+    const many = Array.from({ length: 2000 }, (_, i) => ({
+      parent: null,
+      document: {
+        kind: 'glitter',
+        id: `many-${i}`,
+        name: `Gravel ${i}`,
+        finish: 'matte',
+        flake: { colour: '#808890', kind: 'solid', opacity: 1, thickness: 50, solidShare: 0.3, cut: 0.4, density: 1.38 },
+      },
+    }));
+    const headers = { 'content-type': 'application/json' };
+    const reply = await fetch(`${program.address}/api/shelf/many`, { method: 'POST', headers, body: JSON.stringify(many) });
+    expect(reply.status).toBe(200);
+    await open('copper-eaves', 'Eaves');
+    await press(browser, 'Add a glitter');
+    await reads(browser, /All others\s+2,?0\d\d/, finder);
+    await (await named(browser, `${finder} input`, 'Find a jar')).sendKeys('gravel 1984');
+    await browser.wait(async () => (await first()) === 'Gravel 1984', 45000, 'it is never found');
+    await (await named(browser, `${finder} input`, 'Find a jar')).sendKeys(Key.chord(Key.CONTROL, 'a'), 'Sea Glass');
+    await reads(browser, 'Nothing on the shelf is called so.', finder);
+    await press(browser, 'Not on the shelf yet: put “Sea Glass” there');
+    await reads(browser, 'Sea Glass', 'au-blend-pane');
+    expect((await shelf()).filter(({ name }) => name === 'Sea Glass')).toMatchObject([{ left: null }]);
+    expect(await mixed()).toContain('Sea Glass');
+    for (const { id } of (await shelf()).filter((one) => one.name === 'Sea Glass' || one.id.startsWith('many-')))
+      await fetch(`${program.address}/api/shelf/${id}`, { method: 'DELETE' });
+    await press(browser, 'Undo');
+    await kept(browser);
+  });
+});
+
 describe('find a mix', () => {
   test('finds the very blend its own colour comes from, proven, and puts it in', async () => {
     await open('copper-eaves', 'Eaves');

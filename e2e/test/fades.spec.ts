@@ -7,10 +7,11 @@ import {
   painted,
   press,
   reads,
+  takeJar,
   type,
+  type Browser,
   valueOf,
   withNamed,
-  type Browser,
 } from '../src/browser';
 import type { Program } from '../src/program';
 import { demoForAll } from '../src/running';
@@ -49,7 +50,8 @@ const choose = (label: string, option: string) => chooseIn(browser, label, optio
 
 test('a fade is begun from a blend, judged before any jar is opened, kept, and undone', async () => {
   await begin('copper-eaves', 'Foot');
-  await take('Other mix for stop 2', 'Candle End');
+  await take('Other mix for stop 2', 'One jar');
+  await takeJar(browser, 'Candle End');
   await reads(
     browser,
     /This will show\.\s+Its colours are \d\d apart and each pot [\d.]+ to [\d.]+ from the next/,

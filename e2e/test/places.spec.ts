@@ -1,5 +1,5 @@
 import { By } from 'selenium-webdriver';
-import { kept, menuItem, named, openBrowser, painted, press, reads, type, valueOf, type Browser } from '../src/browser';
+import { kept, menuItem, named, openBrowser, painted, press, reads, takeJar, type, type Browser, valueOf } from '../src/browser';
 import { Program } from '../src/program';
 
 let program: Program;
@@ -52,7 +52,7 @@ describe('a workshop of one’s own, empty at first', () => {
     await reads(browser, 'Enamel mug', 'section li');
 
     await go('/designs');
-    await reads(browser, 'An empty shelf');
+    await reads(browser, 'No design yet');
     await press(browser, 'Plan the first cup');
     await reads(browser, 'Which cup is it?');
     expect(await value('Name of the cup')).toBe('Enamel mug');
@@ -75,7 +75,49 @@ describe('a workshop of one’s own, empty at first', () => {
     await rail('Amounts');
     await reads(browser, 'Amounts come from the coats');
     await rail('Colour');
-    await reads(browser, 'There is no other glitter on the shelf.');
+    await press(browser, 'Add a glitter');
+    await reads(browser, 'There is none on the shelf.', 'au-jar-finder');
+    await press(browser, 'Leave it');
+    await reads(browser, 'things to settle first', '.rail');
+    await rail('Coats');
+    await reads(browser, 'There is no glue and no resin on your shelf');
+  });
+
+  test('typical materials make a two-band cup with resin, glue and base in few presses, and wear their mark', async () => {
+    let presses = 0;
+    const go1 = async (does: () => Promise<unknown>) => {
+      presses += 1;
+      await does();
+    };
+    const rail = (name: string) =>
+      go1(async () => (await browser.findElement(By.xpath(`//nav[@aria-label="Stages"]//a[b="${name}"]`))).click());
+    await go('/designs');
+    await go1(() => press(browser, 'Put typical materials on the shelf'));
+    await reads(browser, '60 typical materials on the shelf.');
+    await go1(() => press(browser, 'Plan the first cup'));
+    await reads(browser, 'Which cup is it?');
+    await rail('Areas');
+    await go1(() => press(browser, 'Split in two bands'));
+    await rail('Colour');
+    await go1(() => press(browser, 'Add a glitter'));
+    await go1(() => takeJar(browser, 'Teal, medium'));
+    await go1(() => press(browser, /^Band 2/, '.chip'));
+    await go1(() => press(browser, 'Add a glitter'));
+    await go1(() => takeJar(browser, 'Gold, medium'));
+    await rail('Coats');
+    await go1(() => press(browser, 'Start with the usual order'));
+    await reads(browser, 'Rest until cured through');
+    await reads(browser, 'ready to print', '.rail');
+    await rail('Card');
+    for (const said of [
+      'Base colour: Teal',
+      'Base colour: Yellow',
+      'Glue: Thin resin wipe',
+      'First resin over the glitter',
+      'are typical, not measured',
+    ])
+      await reads(browser, said, '.sheet');
+    expect(presses).toBeLessThanOrEqual(40);
   });
 });
 

@@ -1,7 +1,20 @@
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { By, Key } from 'selenium-webdriver';
-import { kept, menuItem, named, openArea, painted, press, reads, see, type, valueOf, type Browser } from '../src/browser';
+import {
+  kept,
+  menuItem,
+  named,
+  openArea,
+  painted,
+  press,
+  reads,
+  see,
+  takeJar,
+  type,
+  type Browser,
+  valueOf,
+} from '../src/browser';
 import type { Program } from '../src/program';
 import { demoForAll } from '../src/running';
 
@@ -52,15 +65,16 @@ test('from a cup to a card that someone else can work from', async () => {
   // A blend for each, by spoon and by key.
   await stage('Colour');
   await press(browser, 'Add a glitter');
-  await pick('Quarry Moss');
+  await takeJar(browser, 'Quarry Moss');
+  await type(browser, 'Quarry Moss, ml', '2');
   const moss = await named(browser, 'input', 'Quarry Moss, ml');
   await moss.sendKeys(Key.ARROW_UP, Key.ARROW_UP);
   await browser.wait(async () => (await moss.getAttribute('value')) === '3.0', 45000, 'the stepper never reaches 3.0');
   await browser.executeScript('[...document.querySelectorAll(".chip")].find((chip) => chip.innerText.includes("Gable")).click()');
   await press(browser, 'Add a glitter');
-  await pick('Penny Rain');
+  await takeJar(browser, 'Penny Rain');
   await press(browser, 'Add a glitter');
-  await pick('Lamp Oil');
+  await takeJar(browser, 'Lamp Oil');
   await type(browser, 'Lamp Oil, ml', '1.5');
   await reads(browser, 'No coat pours this blend yet');
 
@@ -72,7 +86,7 @@ test('from a cup to a card that someone else can work from', async () => {
   await reads(browser, 'Tinted resin: Tarn');
   const ink = () => see(browser, 'li.open .title');
   for (let step = 0; step < 3; step += 1) await (await ink()).sendKeys(Key.chord(Key.ALT, Key.ARROW_UP));
-  await browser.wait(async () => /^8/.test(await (await ink()).getText()), 45000, 'the ink coat never gets to place 8');
+  await browser.wait(async () => /^9/.test(await (await ink()).getText()), 45000, 'the ink coat never gets to place 9');
   await kept(browser);
 
   await stage('Amounts');

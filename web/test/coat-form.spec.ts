@@ -2,11 +2,20 @@ import { provideHttpClient } from '@angular/common/http';
 import { TestBed } from '@angular/core/testing';
 import type { Coat } from '@aurantia/core';
 import { CoatForm } from '../src/app/design/coats-stage/coat-form';
+import { JarFinding } from '../src/app/parts/jar-finder/jar-finding';
 import { WorkshopMemory } from '../src/app/services/workshop';
-import { design, labelled, memoryStub, pickOf, typeInto } from './workshop';
+import { design, labelled, memoryStub, typeInto } from './workshop';
+
+const choose = jest.fn();
 
 async function form(coat: Coat) {
-  TestBed.configureTestingModule({ providers: [provideHttpClient(), { provide: WorkshopMemory, useValue: memoryStub() }] });
+  TestBed.configureTestingModule({
+    providers: [
+      provideHttpClient(),
+      { provide: WorkshopMemory, useValue: memoryStub() },
+      { provide: JarFinding, useValue: { choose } },
+    ],
+  });
   const fixture = TestBed.createComponent(CoatForm);
   const given: Coat[] = [];
   fixture.componentInstance.coatChange.subscribe((one) => given.push(one));
@@ -47,17 +56,18 @@ test('a coat on everything, narrowed, starts from the area that was pressed', as
 });
 
 test('jars are chosen from the shelf; one that is gone asks to choose', async () => {
-  const { fixture, given } = await form({ ...base, paint: 'gone' } as Coat);
-  const pick = await pickOf(fixture, 'Paint');
-  expect(await pick.isEmpty()).toBe(true);
-  expect((fixture.nativeElement as HTMLElement).textContent).toContain('choose one');
-  await pick.open();
-  await pick.clickOptions({
-    text:
-      memoryStub()
-        .shelf()
-        .find(({ id }) => id === 'paint')?.name ?? '',
-  });
+  const { root, given, press } = await form({ ...base, paint: 'gone' } as Coat);
+  expect(root.querySelector('au-jar')?.textContent).toMatch(/Paint\s*choose one/);
+  choose.mockResolvedValueOnce(null);
+  await press('choose one');
+  expect(given).toEqual([]);
+  choose.mockResolvedValueOnce(
+    memoryStub()
+      .shelf()
+      .find(({ id }) => id === 'paint'),
+  );
+  await press('choose one');
+  expect(choose).toHaveBeenLastCalledWith({ kind: 'paint', near: null, nearWhat: '' });
   expect(given[0]).toMatchObject({ paint: 'paint' });
 });
 

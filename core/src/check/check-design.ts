@@ -14,7 +14,7 @@ import { missingItem } from './rules/shelf';
 import { agedResin, notEnough } from './rules/stock';
 import { thickFilm } from './rules/thick-film';
 import { typicalMaterials } from './rules/typical-materials';
-import { blendNotPoured, glitterNotClosed } from './rules/unfinished';
+import { blendNotPoured, glitterNotClosed, nothingToPour } from './rules/unfinished';
 import { unsealedGlitter } from './rules/unsealed-glitter';
 
 /** Every rule of the check; one file a subject. */
@@ -22,6 +22,7 @@ export const rules: readonly Rule[] = [
   missingItem,
   glitterWithoutGlue,
   blendNotPoured,
+  nothingToPour,
   glitterNotClosed,
   thickFilm,
   decalOnGlitter,

@@ -1,5 +1,5 @@
 import { areaWords } from '../areas';
-import { healthNotes } from '../check';
+import { healthNotes, typicalMaterials } from '../check';
 import type { PlannedCoat } from '../coats';
 import type { Design, Settings } from '../design';
 import { strewnAreas, type PlannedArea } from '../layout';
@@ -88,7 +88,9 @@ export function cardOf(plan: Plan, design: Design, settings: Settings): Card {
       ),
     })),
     totals: tallyOf(plan, units),
-    look: plan.findings.filter((finding) => finding.level !== 'tip').map((finding) => `${finding.says} ${finding.why}`),
+    look: plan.findings
+      .filter(({ level, rule }) => level !== 'tip' || rule === typicalMaterials.name)
+      .map((finding) => `${finding.says} ${finding.why}`),
     health: healthNotes,
     note: design.note,
   };

@@ -50,6 +50,9 @@ export const cutsOf = ({ cut, mixed }: Pick<Glitter, 'cut' | 'mixed'>): readonly
 /** From this cut on, mm, flakes are chunky: they need pressing flat and a glue that holds them. */
 export const CHUNKY = 0.8;
 
+/** mm: up to this a flake counts as fine. */
+export const FINE_CUT = 0.4;
+
 /** mm */
 export const coarsestCut = (glitter: Pick<Glitter, 'cut' | 'mixed'>): number =>
   Math.max(...cutsOf(glitter).map(({ cut }) => cut));

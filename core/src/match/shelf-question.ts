@@ -1,5 +1,5 @@
 import { labOf, reflectanceOf } from '../colour';
-import { coarsestCut } from '../glitter';
+import { coarsestCut, FINE_CUT } from '../glitter';
 import { costPerMl, type ItemOf, type ShelfItem, type ShelfItemId } from '../stock';
 import type { MixQuestion } from './mix-question';
 
@@ -29,9 +29,6 @@ export interface ShelfWish {
 
 /** What a mix is searched for where no blend says it yet: ml, and flakes deep, which leaves 5 % bare. */
 export const usualMix = { total: 12.5, depth: 3 } as const;
-
-/** Up to this a cut counts as fine, mm. */
-export const FINE_CUT = 0.4;
 
 /** What a nearer mix of many jars must win to be searched for, ΔE00: half of what is just seen side by side. */
 const UNSEEN = 0.5;

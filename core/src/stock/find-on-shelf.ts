@@ -1,5 +1,5 @@
 import { deltaE2000, labOf, reflectanceOf } from '../colour';
-import { cutsOf } from '../glitter';
+import { cutsOf, FINE_CUT } from '../glitter';
 import type { ShelfItem } from './shelf-item';
 import { colourOf } from './starting-item';
 
@@ -18,6 +18,18 @@ export interface FoundItem {
   /** ΔE00 from the colour looked for; null when none is, or the item has no colour of its own */
   readonly difference: number | null;
 }
+
+/** Cuts of glitter as makers speak of them, mm. */
+export const cutRanges: readonly {
+  readonly value: string;
+  readonly name: string;
+  readonly range: readonly [number, number] | null;
+}[] = [
+  { value: '', name: 'any cut', range: null },
+  { value: 'fine', name: `fine, to ${FINE_CUT} mm`, range: [0, FINE_CUT] },
+  { value: 'middle', name: `${FINE_CUT} to 1 mm`, range: [FINE_CUT, 1] },
+  { value: 'chunky', name: 'chunky, from 1 mm', range: [1, 99] },
+];
 
 const coloured = (item: ShelfItem): boolean => item.kind !== 'resin' && item.kind !== 'glue';
 

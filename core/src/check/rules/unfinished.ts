@@ -34,21 +34,41 @@ export const blendNotPoured: Rule = {
   },
 };
 
-/** Glitter that lies raw when the last coat is on. */
+/** Glitter coats with nothing to pour: no area they go on has a mix. */
+export const nothingToPour: Rule = {
+  name: 'nothing to pour',
+  find: (facts) =>
+    stepsOfKind(facts, 'glitter')
+      .filter(({ planned }) => planned.pours.length === 0)
+      .map(({ coat }) => ({
+        level: 'stop' as const,
+        coat: coat.id,
+        area: null,
+        says: 'This coat has no glitter to pour.',
+        why: 'No area it goes on has a blend. Mix one at the Colour stage, or take the coat out.',
+        fix: null,
+      })),
+};
+
+/** Glitter that lies raw when the last coat is on, or a cup that no resin closes at all. */
 export const glitterNotClosed: Rule = {
   name: 'glitter not closed',
   find: (facts) => {
     const last = facts.steps.at(-1);
     if (!last) return [];
     const raw = areasWhere(facts, (place) => last.after[place].rawMicrons > 0);
-    if (raw.length === 0) return [];
+    const closed = facts.design.coats.some(({ kind }) => kind === 'resin' || kind === 'ink');
+    if (raw.length === 0 && closed) return [];
     return [
       {
         level: 'stop' as const,
         coat: null,
         area: null,
-        says: `No resin closes over the glitter on ${listText(raw)}.`,
-        why: 'Raw glitter comes off with every wash, and is sharp to the hand.',
+        says: raw.length === 0 ? 'No coat of resin closes this cup.' : `No resin closes over the glitter on ${listText(raw)}.`,
+        why:
+          raw.length === 0
+            ? 'Paint alone is scratched and washed off.'
+            : 'Raw glitter comes off with every wash, and is sharp to the hand.',
         fix: { does: 'insert coat' as const, label: 'Add a coat of resin', kind: 'resin' as const, before: rest(facts) },
       },
     ];

@@ -14,6 +14,7 @@ import {
   tallyOf,
   thicknessText,
   type Plan,
+  readinessOf,
 } from '@aurantia/core';
 import { format } from 'date-fns';
 import { filter, map, startWith } from 'rxjs';
@@ -103,7 +104,7 @@ export class Workspace {
         line: totals.mixes > 0 ? `${resin} resin in ${countText(totals.mixes, 'mix', 'mixes')}` : 'no resin yet',
         alert: false,
       },
-      { path: 'card', name: 'Card', line: plan.coats.length > 0 ? 'ready to print' : 'wants coats first', alert: false },
+      { path: 'card', name: 'Card', line: readinessOf(plan.coats.length, plan.findings).line, alert: false },
     ];
   });
   protected readonly tally = computed(() => {

@@ -73,15 +73,21 @@ export class KeptList<Document> {
   }
 
   remove(id: string, sentence: string): void {
-    this.api.remove(this.address(id)).subscribe({
-      next: () => {
+    this.takeAway(id).subscribe({
+      next: () => this.notices.undoable(sentence, () => this.bringBack(id)),
+      error: (error: unknown) => this.notices.failed(error),
+    });
+  }
+
+  /** Without a word about it: for whoever undoes what has just come. */
+  takeAway(id: string): Observable<unknown> {
+    return this.api.remove(this.address(id)).pipe(
+      tap(() => {
         const entry = this.entries().find((one) => one.id === id);
         this.entries.set(this.entries().filter((one) => one.id !== id));
         if (entry) this.goneEntries.set([entry, ...this.goneEntries()]);
-        this.notices.undoable(sentence, () => this.bringBack(id));
-      },
-      error: (error: unknown) => this.notices.failed(error),
-    });
+      }),
+    );
   }
 
   bringBack(id: string): void {

@@ -1,5 +1,6 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
 import {
+  countText,
   cupSchema,
   defaultSettings,
   ledgerEntrySchema,
@@ -10,10 +11,13 @@ import {
   type Movement,
   type Settings,
   type ShelfItem,
+  type ShelfKind,
+  typicalShelf,
   type Workshop,
 } from '@aurantia/core';
-import { catchError, EMPTY, forkJoin, map, tap, type Observable } from 'rxjs';
+import { catchError, concatMap, EMPTY, finalize, forkJoin, from, map, tap, type Observable } from 'rxjs';
 import { formatISO } from 'date-fns';
+import { v7 } from 'uuid';
 import * as z from 'zod';
 import { Api } from './api';
 import { KeptList } from './kept-list';
@@ -88,6 +92,8 @@ export class WorkshopMemory {
   readonly gone = computed(() => this.kept.shelf.goneEntries().map(({ document }) => document));
   readonly cups = computed<readonly KeptCup[]>(() => this.kept.cups.entries().map(({ id, document }) => ({ id, cup: document })));
   readonly loaded = signal(false);
+  /** typical materials are on their way */
+  readonly bringing = signal(false);
   readonly units = computed(() => this.settings().units);
   readonly workshop = computed<Workshop>(() => ({ settings: this.settings(), shelf: this.shelf(), today: this.today }));
   /** read once: what goes off goes off by months */
@@ -151,6 +157,25 @@ export class WorkshopMemory {
   /** Many at once, all or none. */
   putItems(items: readonly ShelfItem[]): Observable<unknown> {
     return this.kept.shelf.bringIn(items);
+  }
+
+  /** Made-up materials to begin with, of all kinds or of some; they can be taken off again at once. */
+  putTypical(kinds: readonly ShelfKind[] | null): void {
+    const items = typicalShelf(v7).filter(({ kind }) => kinds === null || kinds.includes(kind));
+    this.bringing.set(true);
+    this.putItems(items)
+      .pipe(finalize(() => this.bringing.set(false)))
+      .subscribe({
+        next: () =>
+          this.notices.undoable(`${countText(items.length, 'typical material')} on the shelf.`, () => this.takeOff(items)),
+        error: (error: unknown) => this.notices.failed(error),
+      });
+  }
+
+  private takeOff(items: readonly ShelfItem[]): void {
+    from(items)
+      .pipe(concatMap(({ id }) => this.kept.shelf.takeAway(id)))
+      .subscribe({ error: (error: unknown) => this.notices.failed(error) });
   }
 
   ledger(id: string): Observable<readonly LedgerEntry[]> {

@@ -1,21 +1,19 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
 import { coatSchema, faultsOf, type AreaId, type Coat, type Design, type ShelfKind } from '@aurantia/core';
 import { NumberField } from '../../parts/fields/number-field';
-import { Pick } from '../../parts/fields/pick';
-import { WorkshopMemory } from '../../services/workshop';
+import { JarField } from '../../parts/jar-finder/jar-field';
 import { Tick } from '../../parts/fields/tick';
 import { TextField } from '../../parts/fields/text-field';
 
 /** What can be set on a coat: where it goes, what is used, how thick or how often. */
 @Component({
   selector: 'au-coat-form',
-  imports: [NumberField, Pick, Tick, TextField],
+  imports: [NumberField, JarField, Tick, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './coat-form.html',
   styleUrl: './coat-form.scss',
 })
 export class CoatForm {
-  private readonly memory = inject(WorkshopMemory);
   readonly coat = input.required<Coat>();
   readonly design = input.required<Design>();
   readonly coatChange = output<Coat>();
@@ -33,10 +31,7 @@ export class CoatForm {
     if (coat.kind === 'ink') wanted.push({ field: 'ink', label: 'Ink', kind: 'ink', now: coat.ink });
     if (coat.kind === 'resin' || coat.kind === 'ink')
       wanted.push({ field: 'resin', label: 'Resin', kind: 'resin', now: coat.resin });
-    return wanted.map((one) => ({
-      ...one,
-      options: this.memory.shelf().flatMap((item) => (item.kind === one.kind ? [{ value: item.id, name: item.name }] : [])),
-    }));
+    return wanted;
   });
   protected readonly places = computed(() => {
     const coat = this.coat();

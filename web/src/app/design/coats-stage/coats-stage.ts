@@ -14,6 +14,7 @@ import {
   type Coat,
   type CoatId,
   type CoatKindName,
+  lackingKinds,
 } from '@aurantia/core';
 import { v7 } from 'uuid';
 import { MinutesPipe } from '../../parts/fields/unit-pipes';
@@ -24,11 +25,12 @@ import { DesignSession } from '../session';
 import { CoatAmounts } from '../coat-amounts/coat-amounts';
 import { CoatForm } from './coat-form';
 import { Icon } from '../../parts/icons/icon';
+import { TypicalOffer } from '../../parts/typical-offer/typical-offer';
 
 /** The coats in order: dragged, moved by keys, opened to be set; each says what it needs and waits for. */
 @Component({
   selector: 'au-coats-stage',
-  imports: [DragDropModule, MatMenuModule, CoatForm, CoatAmounts, FindingNote, MinutesPipe, Icon],
+  imports: [DragDropModule, MatMenuModule, CoatForm, CoatAmounts, FindingNote, MinutesPipe, Icon, TypicalOffer],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './coats-stage.html',
   styleUrl: './coats-stage.scss',
@@ -54,6 +56,7 @@ export class CoatsStage {
       colours: [...new Set(this.plan().places.map(({ id }) => this.plan().coats[index].seen[id]))],
     })),
   );
+  protected readonly lacking = computed(() => (this.memory.loaded() ? lackingKinds(this.memory.shelf()) : []));
   protected readonly general = computed(() =>
     this.plan().findings.filter((finding) => finding.coat === null && finding.area === null),
   );

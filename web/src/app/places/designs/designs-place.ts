@@ -25,6 +25,7 @@ import { WorkshopMemory } from '../../services/workshop';
 import { SearchField } from '../../parts/fields/search-field';
 import { FileField } from '../../parts/fields/file-field';
 import { Icon } from '../../parts/icons/icon';
+import { TypicalOffer } from '../../parts/typical-offer/typical-offer';
 
 /** Cups that stand large, in front. */
 const IN_FRONT = 3;
@@ -40,7 +41,18 @@ const PAUSE = 150;
 /** Home: every design as its own cup on a shelf. */
 @Component({
   selector: 'au-designs-place',
-  imports: [LongList, MaterialGlyph, MatMenuModule, NgTemplateOutlet, RouterLink, ScrollingModule, SearchField, FileField, Icon],
+  imports: [
+    LongList,
+    MaterialGlyph,
+    MatMenuModule,
+    NgTemplateOutlet,
+    RouterLink,
+    ScrollingModule,
+    SearchField,
+    FileField,
+    Icon,
+    TypicalOffer,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './designs-place.html',
   styleUrl: './designs-place.scss',
@@ -49,7 +61,7 @@ export class DesignsPlace {
   private readonly list = inject(DesignList);
   private readonly notices = inject(Notices);
   private readonly router = inject(Router);
-  private readonly memory = inject(WorkshopMemory);
+  protected readonly memory = inject(WorkshopMemory);
   private readonly safe = inject(KeptSafe);
 
   protected readonly scale = SCALE;

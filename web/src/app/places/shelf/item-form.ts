@@ -12,6 +12,7 @@ import {
   withCut,
   type Fault,
   type ShelfItem,
+  asOwn,
 } from '@aurantia/core';
 import { ColourField } from '../../parts/fields/colour-field';
 import { NumberField } from '../../parts/fields/number-field';
@@ -109,7 +110,9 @@ export class ItemForm {
     else this.memory.moveItem(this.item().id, read.data).subscribe();
   }
 
-  private put(item: ShelfItem): void {
+  /** What was looked at and set is the maker's own. */
+  private put(changed: ShelfItem): void {
+    const item = asOwn(changed);
     this.draft.set(item);
     if (this.faults().length > 0) return;
     this.memory.putItem(item).subscribe((kept) => this.kept.emit(kept));

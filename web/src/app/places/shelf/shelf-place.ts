@@ -2,12 +2,12 @@ import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, sig
 import { ScrollingModule } from '@angular/cdk/scrolling';
 import { MatMenuModule } from '@angular/material/menu';
 import {
+  cutRanges,
   colourOf,
   countedIn,
   derivedOf,
   differenceWords,
   factOf,
-  FINE_CUT,
   foundOnShelf,
   groupOf,
   insteadOf,
@@ -31,6 +31,7 @@ import { ColourDot } from '../../parts/fields/colour-dot';
 import { SearchField } from '../../parts/fields/search-field';
 import { FileField } from '../../parts/fields/file-field';
 import { Icon } from '../../parts/icons/icon';
+import { TypicalOffer } from '../../parts/typical-offer/typical-offer';
 
 const groups: readonly { kind: ShelfGroup; title: string; one: string }[] = [
   { kind: 'glitter', title: 'Glitters', one: 'glitter' },
@@ -46,12 +47,6 @@ const groups: readonly { kind: ShelfGroup; title: string; one: string }[] = [
 const NEAREST = 12;
 
 /** Cuts a maker looks for, mm. */
-const cuts: readonly { value: string; name: string; range: readonly [number, number] | null }[] = [
-  { value: '', name: 'any cut', range: null },
-  { value: 'fine', name: `fine, to ${FINE_CUT} mm`, range: [0, FINE_CUT] },
-  { value: 'middle', name: `${FINE_CUT} to 1 mm`, range: [FINE_CUT, 1] },
-  { value: 'chunky', name: 'chunky, from 1 mm', range: [1, 99] },
-];
 
 /** What stands on the shelf, and what is known of each jar. */
 @Component({
@@ -70,6 +65,7 @@ const cuts: readonly { value: string; name: string; range: readonly [number, num
     SearchField,
     FileField,
     Icon,
+    TypicalOffer,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './shelf-place.html',
@@ -87,7 +83,7 @@ export class ShelfPlace {
   protected readonly loaded = this.memory.loaded;
   protected readonly colour = signal<string | null>(null);
   protected readonly cut = signal('');
-  protected readonly cuts = cuts;
+  protected readonly cuts = cutRanges;
   private readonly removed = signal<ShelfItem | null>(null);
   /** jars to use in place of the one just taken off, while it is off */
   protected readonly instead = computed(() => {
@@ -100,7 +96,7 @@ export class ShelfPlace {
   private readonly found = computed(() =>
     foundOnShelf(
       this.memory.shelf(),
-      { words: this.search(), colour: this.colour(), cut: cuts.find(({ value }) => value === this.cut())?.range ?? null },
+      { words: this.search(), colour: this.colour(), cut: cutRanges.find(({ value }) => value === this.cut())?.range ?? null },
       factOf,
     ).map(({ item, difference }) => ({
       item,

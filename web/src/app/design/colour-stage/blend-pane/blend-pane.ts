@@ -8,12 +8,12 @@ import {
   withBlendFrom,
   withFactor,
   withoutPart,
-  withPart,
+  withJar,
+  scaledBlend,
   withPartMl,
   withParts,
   type AreaId,
   type Design,
-  type ItemOf,
   type PlannedBlend,
   type ShelfItemId,
 } from '@aurantia/core';
@@ -27,9 +27,12 @@ import { OpenDesign } from '../../open-design';
 import { DesignSession } from '../../session';
 import { LeftoverMix } from '../leftover-mix/leftover-mix';
 import { ScaleBlend } from '../scale-blend/scale-blend';
+import { JarFinding } from '../../../parts/jar-finder/jar-finding';
 import { Tip } from '../../../parts/tip';
 import { Icon } from '../../../parts/icons/icon';
 
+/** Bare share from which covering it is offered. */
+const PATCHY = 0.1;
 const kindWords = { solid: 'opaque', tinted: 'see-through', opal: 'opal' } as const;
 
 /** The chosen area's blend, jar by jar: what is measured, and what faces you. */
@@ -43,6 +46,7 @@ const kindWords = { solid: 'opaque', tinted: 'see-through', opal: 'opal' } as co
 export class BlendPane {
   private readonly session = inject(DesignSession);
   private readonly memory = inject(WorkshopMemory);
+  private readonly finding = inject(JarFinding);
   protected readonly open = inject(OpenDesign);
   /** null where the area has none yet */
   readonly blend = input.required<PlannedBlend | null>();
@@ -63,13 +67,10 @@ export class BlendPane {
     return (this.blend()?.parts ?? []).map((part) => {
       const jar = itemOf(shelf, part.item, 'glitter');
       const gone = itemOf(this.memory.gone(), part.item, 'glitter');
-      if (jar) return { part, name: part.name, what: `${kindWords[jar.flake.kind]}, ${jar.finish}` };
+      if (jar)
+        return { part, name: part.name, what: `${jar.typical ? 'typical, ' : ''}${kindWords[jar.flake.kind]}, ${jar.finish}` };
       return { part, name: gone?.name ?? 'Unknown jar', what: 'no longer on the shelf' };
     });
-  });
-  protected readonly jars = computed<readonly ItemOf<'glitter'>[]>(() => {
-    const used = new Set(this.blend()?.parts.map((part) => part.item));
-    return this.memory.shelf().filter((item): item is ItemOf<'glitter'> => item.kind === 'glitter' && !used.has(item.id));
   });
   protected readonly sources = computed(() => this.open.plan().blends.filter(({ area }) => area !== this.open.chosenArea()));
   protected readonly findings = computed(() =>
@@ -78,6 +79,14 @@ export class BlendPane {
   protected readonly total = computed(() => {
     const blend = this.blend();
     return blend ? amountText(blend.ml, this.memory.units(), blend.ml > 0 ? blend.grams / blend.ml : 1) : '';
+  });
+  /** one press from patchy to covered, where the glue can hold it */
+  protected readonly covering = computed(() => {
+    const blend = this.blend();
+    if (!blend || blend.bare <= PATCHY || blend.forCover.ml === null) return null;
+    const { parts, ml } = scaledBlend(blend, this.memory.shelf(), blend.forCover.ml, this.memory.settings().spoonStep);
+    const amount = amountText(ml, this.memory.units(), blend.ml > 0 ? blend.grams / blend.ml : 1);
+    return { parts: [...parts], label: `Pour ${amount}: about ${percentText(1 - blend.forCover.share)} bare` };
   });
   /** how the pours, the glue and the cover hang together, in a sentence */
   protected readonly story = computed(() => {
@@ -93,8 +102,16 @@ export class BlendPane {
     return `${pours}; the glue keeps ${held} of it, the rest is cast off.${more}`;
   });
 
-  protected add(item: ShelfItemId): void {
-    this.onArea((design, area) => withPart(design, area, item, this.memory.settings().spoonStep * 4));
+  protected async add(): Promise<void> {
+    const blend = this.blend();
+    const jar = await this.finding.choose({
+      kind: 'glitter',
+      without: blend?.parts.map(({ item }) => item) ?? [],
+      lately: this.open.design().blends.flatMap(({ parts }) => parts.map(({ item }) => item)),
+      near: blend?.seen ?? null,
+      nearWhat: 'this blend',
+    });
+    if (jar) this.onArea((design, area) => withJar(design, area, jar.id, this.memory.workshop()));
   }
 
   protected set(item: ShelfItemId, ml: number): void {

@@ -3,6 +3,7 @@ import { itemOf, type FadeStop, type PlannedBlend, type ShelfItemId } from '@aur
 import { MatMenuModule } from '@angular/material/menu';
 import { NumberField } from '../../../parts/fields/number-field';
 import { Pick } from '../../../parts/fields/pick';
+import { JarFinding } from '../../../parts/jar-finder/jar-finding';
 import { MaterialGlyph } from '../../../parts/glyphs/material-glyph';
 import { WorkshopMemory } from '../../../services/workshop';
 import { Tip } from '../../../parts/tip';
@@ -33,6 +34,7 @@ export interface StopRefused {
 export class FadeStopCard {
   private readonly memory = inject(WorkshopMemory);
   readonly number = input.required<number>();
+  private readonly finding = inject(JarFinding);
   readonly stop = input.required<FadeStop>();
   /** hex of what lies under it */
   readonly under = input.required<string | null>();
@@ -48,12 +50,6 @@ export class FadeStopCard {
       return { item, ml, name: jar?.name ?? 'gone from the shelf', colour: jar?.flake.colour ?? '#cccccc' };
     }),
   );
-  protected readonly jars = computed(() => {
-    const used = new Set<string>(this.stop().parts.map(({ item }) => item));
-    return this.memory
-      .shelf()
-      .flatMap((item) => (item.kind === 'glitter' && !used.has(item.id) ? [{ id: item.id, name: item.name }] : []));
-  });
   protected readonly bases = computed(() => [
     { value: '', name: 'as the coats lay it' },
     ...this.memory.shelf().flatMap((item) => (item.kind === 'paint' ? [{ value: item.id as string, name: item.name }] : [])),
@@ -62,6 +58,16 @@ export class FadeStopCard {
     const refused = this.refused();
     return refused?.what === what ? refused.sentence : null;
   };
+
+  /** One jar more than these, if one is chosen. */
+  protected async jar(beside: FadeStop['parts']): Promise<void> {
+    const jar = await this.finding.choose({
+      kind: 'glitter',
+      without: this.stop().parts.map(({ item }) => item),
+      lately: this.others().flatMap(({ parts }) => parts.map(({ item }) => item)),
+    });
+    if (jar) this.mix([...beside, { item: jar.id, ml: 1 }]);
+  }
 
   protected mix(parts: readonly { readonly item: ShelfItemId; readonly ml: number }[]): void {
     this.changed.emit({ what: 'parts', parts: parts.map(({ item, ml }) => ({ item, ml })) });
