@@ -24,7 +24,7 @@ const idOf = (name: string): ShelfItemId => {
   return found.id;
 };
 const [low, high] = ['low', 'high'] as AreaId[];
-const bands = (coats: readonly unknown[] = []): Design =>
+const bands = (coats: readonly object[] = []): Design =>
   designWith(coats, {
     areas: [
       { kind: 'band', id: 'low', name: 'Low', from: 0, to: 80 },
