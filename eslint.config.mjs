@@ -56,4 +56,21 @@ export default tseslint.config(
     ]),
   },
   { files: ['web/src/**/*.html'], extends: [angular.configs.templateRecommended, angular.configs.templateAccessibility] },
+  // Controls are Material's, through our parts; pictures on buttons are icons, never letters.
+  {
+    files: ['web/src/**/*.html'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        { selector: 'Element[name="select"]', message: 'Use au-pick: lists are Material’s.' },
+        {
+          selector: 'Element[name="input"] > TextAttribute[name="type"][value=/^(checkbox|radio|date|range|number)$/]',
+          message: 'Use au-tick, au-choice, au-date or au-number: fields are Material’s.',
+        },
+        { selector: 'TextAttribute[name="title"]', message: 'Use auTip or au-word: words on things are Material’s tooltips.' },
+        { selector: 'BoundAttribute[name="title"]', message: 'Use auTip or au-word: words on things are Material’s tooltips.' },
+        { selector: 'Text[value=/^\\s*[×✕⠿↑↓←→▾▸⋯⋮?+−✓]\\s*$/u]', message: 'Use au-icon: a letter is no picture.' },
+      ],
+    },
+  },
 );

@@ -15,7 +15,7 @@ import {
   type Fade,
   type FadeWay,
 } from '../src';
-import { fadeHelps, withFade, withFadeBegun, withoutFade, withStopBase, withStopParts } from '../src';
+import { fadeHelps, withFade, withFadeBegun, withFadeBetween, withoutFade, withStopBase, withStopParts } from '../src';
 import { templatesOf, usualWishes } from '../src/templates';
 import { coat, demoFile, designWith, jar, workshop } from './workshop';
 
@@ -260,4 +260,17 @@ describe('a fade in a design', () => {
     const [help] = fadeHelps(wide, workshop, planOf(wide, workshop).fades[0]);
     expect(help.says).toMatch(/^\d+ pots: then no step is seen from arm’s length\./);
   });
+});
+
+test('an area without a blend fades from one jar into another; taken off again, it is as it was', () => {
+  const { design } = demoFile('copper-eaves');
+  const [one] = design.areas;
+  const bare = { ...design, blends: [], fades: [] };
+  const fading = withFadeBetween(bare, one.id, jar('brickfield').id, jar('bee-line').id);
+  expect(designSchema.safeParse(fading).success).toBe(true);
+  expect(fading.fades).toMatchObject([{ area: one.id, stops: [{ cover: 1 }, { cover: 1 }] }]);
+  const [planned] = planOf(fading, workshop).fades;
+  expect(planned.laid?.pots.length).toBeGreaterThan(2);
+  expect(withoutFade(fading, one.id)).toEqual(bare);
+  expect(withFadeBetween(fading, one.id, jar('bee-line').id, jar('brickfield').id)).toBe(fading);
 });

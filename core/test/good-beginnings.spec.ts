@@ -1,4 +1,6 @@
 import {
+  coverAt,
+  coverCurve,
   deltaE2000,
   itemOf,
   labOf,
@@ -13,7 +15,7 @@ import {
   type ShelfItemId,
   type Workshop,
 } from '../src';
-import { coat, designWith, workshop } from './workshop';
+import { coat, demoFile, designWith, workshop } from './workshop';
 
 let made = 0;
 const newId = () => `new-${(made += 1)}`;
@@ -116,4 +118,21 @@ describe('the usual order', () => {
     expect(glue(two)).toMatchObject({ on: 'all' });
     expect(glue(bands())).toMatchObject({ on: 'all' });
   });
+});
+
+test('the curve of cover rises, and goes through what there is now and what full cover takes', () => {
+  for (const [name, area] of [
+    ['copper-eaves', 'Eaves'],
+    ['orchard-frost', 'Sky'],
+  ] as const) {
+    const { design, settings, shelf } = demoFile(name);
+    const blend = planOf(design, { settings, shelf: [...shelf] }).blends.find(({ areaName }) => areaName === area);
+    if (!blend) throw new Error(`no ${area}`);
+    const curve = coverCurve(blend);
+    expect(curve[0]).toEqual({ ml: 0, cover: 0 });
+    curve.slice(1).forEach(({ cover }, i) => expect(cover).toBeGreaterThan(curve[i].cover));
+    expect(coverAt(blend, blend.ml)).toBeCloseTo(1 - blend.bare, 9);
+    expect(curve.at(-1)?.ml).toBeGreaterThan(Math.max(blend.ml, blend.forCover.ml ?? 0));
+    if (blend.forCover.ml !== null) expect(coverAt(blend, blend.forCover.ml)).toBeCloseTo(blend.forCover.share, 9);
+  }
 });

@@ -254,7 +254,12 @@ describe('colours of photos', () => {
 });
 
 test('differences have a word each, and pairs come nearest first', () => {
-  expect([0.5, 3, 7, 20].map((value) => differenceWords(value).word)).toEqual(['twins', 'sisters', 'cousins', 'clearly apart']);
+  expect([0.5, 3, 7, 20].map((value) => differenceWords(value).word)).toEqual([
+    'no visible difference',
+    'slight difference',
+    'clear difference',
+    'far apart',
+  ]);
   const { design, settings } = demoFile('thistle-weave');
   const pairs = comparedBlends(planOf(design, { shelf, settings }).blends.slice(0, 4));
   expect(pairs).toHaveLength(6);

@@ -60,7 +60,7 @@ const shots: readonly { name: string; path: string; says: string | RegExp; then?
     says: 'By the eye',
     then: async (browser) => {
       await press(browser, 'Compare');
-      await reads(browser, 'clearly apart');
+      await reads(browser, 'far apart');
     },
   },
   {

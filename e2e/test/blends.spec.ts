@@ -99,7 +99,11 @@ describe('find a mix', () => {
     await open('copper-eaves', 'Eaves');
     await press(browser, 'Find a mix');
     await reads(browser, 'All of it searched', 'au-find-mix');
-    await reads(browser, /3 jars: twins[\s\S]*Penny Rain 4\.0 ml · Lamp Oil 3\.0 ml · Brickfield 2\.0 ml/, 'au-find-mix');
+    await reads(
+      browser,
+      /3 jars: no visible difference[\s\S]*Penny Rain 4\.0 ml · Lamp Oil 3\.0 ml · Brickfield 2\.0 ml/,
+      'au-find-mix',
+    );
     await reads(browser, 'Nothing else comes nearer.', 'au-find-mix');
     await choose('Keep in it', 'Rust Road');
     await reads(browser, /Rust Road \d/, 'au-find-mix');
@@ -133,7 +137,7 @@ describe('find a mix', () => {
     const colour = await value('as #');
     expect(parseInt(colour.slice(5), 16)).toBeGreaterThan(0x28);
     expect(colour.slice(1, 3)).toBe('b0');
-    await reads(browser, /\d jars: (twins|sisters|cousins)/, 'au-find-mix');
+    await reads(browser, /\d jars: (no visible|slight|clear) difference/, 'au-find-mix');
     await press(browser, /^Use it: the mix of [45] jars$/);
     await reads(browser, 'By the eye', 'au-colour-stage');
     await press(browser, 'Undo');
@@ -151,10 +155,10 @@ describe('find a mix', () => {
   });
 });
 
-test('a cheaper twin costs less for the same cover, or there is none', async () => {
+test('a cheaper mix costs less for the same cover, or there is none', async () => {
   await open('copper-eaves', 'Eaves');
   await press(browser, 'Find a mix');
-  await choose('Look for', 'a cheaper twin');
+  await choose('Look for', 'a cheaper mix');
   await type(browser, 'At most apart', '4');
   await reads(
     browser,
@@ -182,7 +186,7 @@ test('a blend is measured in parts, and one part made larger makes more of the s
   await kept(browser);
 });
 
-test('each glue says what lands and what is cast off', async () => {
+test('each glue says what sticks and what is excess', async () => {
   await open('copper-eaves', 'Ridge');
   await press(browser, 'Glue');
   await reads(browser, /Thin resin wipe\s+2\.4\s+[\d.]+ ml\s+\d+ %/, 'au-held-by-glue');
@@ -208,10 +212,10 @@ test('the swatch flashes as it is tilted, by keys and by the pointer, and lies s
   await browser.wait(async () => (await light()) === straight, 5000, 'it doesn’t lie flat again');
 });
 
-test('blends side by side are twins, sisters or clearly apart', async () => {
+test('blends side by side are alike or far apart', async () => {
   await open('thistle-weave', 'Gatepost');
   await press(browser, 'Compare');
-  await reads(browser, /Thistle and Slate\s+clearly apart/, 'au-compare-blends');
+  await reads(browser, /Thistle and Slate\s+far apart/, 'au-compare-blends');
   await press(browser, 'Slate');
   await press(browser, 'Bee');
   await reads(browser, 'Bee', 'au-compare-blends figure');

@@ -178,3 +178,20 @@ test('sections are put in their cleanest order, each meeting told, and put back'
   await press(browser, 'Undo');
   await reads(browser, /(cleaner than|As clean as) the order now/, 'au-ring-order');
 });
+
+test('an area without a blend fades between two jars', async () => {
+  const { document } = (await (await fetch(`${program.address}/api/designs/copper-eaves`)).json()) as { document: object };
+  const bare = { ...document, id: 'bare-eaves', name: 'Bare Eaves', blends: [], fades: [] };
+  const headers = { 'content-type': 'application/json' };
+  expect((await fetch(`${program.address}/api/designs`, { method: 'POST', headers, body: JSON.stringify(bare) })).ok).toBe(true);
+  await browser.get(`${program.address}/designs/bare-eaves/colour`);
+  await press(browser, /^Eaves /, '.chip');
+  await press(browser, 'Fade');
+  await press(browser, 'From choose one');
+  await takeJar(browser, 'Brickfield');
+  await press(browser, 'To choose one');
+  await takeJar(browser, 'Bee Line');
+  await press(browser, 'Let Eaves fade');
+  await reads(browser, /This will show\.\s+Its colours are \d\d apart/, 'au-fade-pane');
+  await kept(browser);
+});

@@ -90,7 +90,7 @@ test('the verdict, the pots and the strip stand there at once', async () => {
 
 test('ways, pots and depth are kept as they are chosen', async () => {
   const { root, show, pick, fade } = await pane();
-  await pick('It goes', 'from the middle both ways');
+  await pick('Direction', 'from the middle both ways');
   await pick('Pots', '3');
   typeInto(labelled(root, 'Depth, full cover'), '2,5');
   await show();
@@ -101,7 +101,7 @@ test('ways, pots and depth are kept as they are chosen', async () => {
 test('turns are asked for along a spiral only', async () => {
   const { root, pick } = await pane();
   expect(() => labelled(root, 'Turns')).toThrow();
-  await pick('It goes', 'along a spiral');
+  await pick('Direction', 'along a spiral');
   expect(labelled(root, 'Turns').value).toBe('2');
 });
 
@@ -126,7 +126,7 @@ test('stops are added, thinned out and taken away; two always stay', async () =>
   expect(fade()?.stops).toHaveLength(2);
 });
 
-test('turned round, as a fall, begun with cast-off, and back to one blend', async () => {
+test('turned round, as a fall, begun with excess, and back to one blend', async () => {
   const { root, show, press, fade, document } = await pane();
   await press('Turn round');
   expect(fade()?.stops.map(({ parts }) => parts[0].item)).toEqual(['dark', 'jar']);

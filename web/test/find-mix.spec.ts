@@ -24,7 +24,7 @@ const mix = (size: number, difference: number): FoundMix => ({
     gramsPerMl: 0.4,
   })),
   colour: '#bb6600',
-  words: { word: 'sisters', says: 'a difference side by side, none apart' },
+  words: { word: 'slight difference', says: 'a difference side by side, none apart' },
   bound: difference,
   proven: true,
   coverCost: 0.6,
@@ -95,9 +95,9 @@ describe('find a mix', () => {
     await asks(1);
     expect(asked[0].wish.target).toBe('#b5461c');
   });
-  test('asks for a cheaper twin only while the difference is one, and shows the cheapest first with what it costs', async () => {
+  test('asks for a cheaper mix only while the difference is one, and shows the cheapest first with what it costs', async () => {
     const { fixture, root, asks } = await pane();
-    await choose(fixture, 'Look for', 'a cheaper twin');
+    await choose(fixture, 'Look for', 'a cheaper mix');
     await fixture.whenStable();
     typeInto(labelled(root, 'At most apart'), '3');
     await asks(1);
@@ -105,7 +105,7 @@ describe('find a mix', () => {
     asked[0].answers.next(answer([mix(1, 2), mix(2, 2.5)], true));
     await fixture.whenStable();
     const cards = [...root.querySelectorAll('au-mix-card')].map((card) => card.textContent ?? '');
-    expect(cards[0]).toMatch(/2 jars: sisters[\s\S]*Costs 0\.60 for 100 cm², one flake deep\. Nothing so near costs less\./);
+    expect(cards[0]).toMatch(/2 jars: slight difference[\s\S]*Costs 0\.60 for 100 cm², one flake deep\. Nothing so near costs less\./);
     typeInto(labelled(root, 'At most apart'), '0');
     await fixture.whenStable();
     expect(root.querySelector('[role=alert]')?.textContent).toBe('Between 0 and 10.');
@@ -117,9 +117,9 @@ describe('find a mix', () => {
     asked[0].answers.next(answer([mix(1, 6), mix(2, 1.5), mix(3, 2)], true));
     await fixture.whenStable();
     expect([...root.querySelectorAll('au-mix-card .what > b')].map((one) => one.textContent)).toEqual([
-      '2 jars: sisters',
-      '3 jars: sisters',
-      '1 jar: sisters',
+      '2 jars: slight difference',
+      '3 jars: slight difference',
+      '1 jar: slight difference',
     ]);
     button(root, 'Use it')?.click();
     expect(used.map(({ size }) => size)).toEqual([2]);

@@ -79,7 +79,7 @@ describe('a palette', () => {
     const rows = [...root.querySelectorAll('ol > li')].map((row) =>
       row.querySelector('.what p')?.textContent?.replace(/\s+/g, ' ').trim(),
     );
-    expect(rows).toEqual(['3 ml Rust Road twins, 1.2 apart', 'no mix yet']);
+    expect(rows).toEqual(['3 ml Rust Road no visible difference, 1.2 apart', 'no mix yet']);
   });
   test('keeps a sound change at once, and a faulty one gets its sentence', async () => {
     const { root, settle } = await form();
@@ -113,7 +113,7 @@ describe('a mix for each colour', () => {
     parts: [{ item: jar, name: 'Rust Road', colour: '#e8641b', ml: 12.5, gramsPerMl: 0.4 }],
     colour: '#b0502a',
     difference,
-    words: { word: 'twins', says: 'no eye parts them' },
+    words: { word: 'no visible difference', says: 'no eye parts them' },
     bound: 0,
     proven: true,
     coverCost: null,

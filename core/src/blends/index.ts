@@ -5,3 +5,4 @@ export * from './scaled-blend';
 export * from './compare-blends';
 export * from './held-by-ways';
 export * from './blend-over';
+export * from './cover-curve';

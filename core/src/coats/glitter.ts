@@ -13,7 +13,7 @@ export const heldDepth = (blend: ReadyBlend, ground: Ground): number =>
 export const glitter: CoatKind<'glitter'> = {
   kind: 'glitter',
   name: 'Glitter',
-  explains: 'Pour each area’s blend over the soft glue, over paper; what isn’t held is cast off and goes back.',
+  explains: 'Pour each area’s blend over the soft glue, over paper; what isn’t held is excess and goes back.',
   start: () => ({ kind: 'glitter', note: '', on: 'all' }),
   lay(coat, grounds, context) {
     const places = openPlacesOf(coat.on, context);
@@ -44,7 +44,7 @@ export const glitter: CoatKind<'glitter'> = {
       body: bodyOf({
         title: blends.length === 1 ? 'Glitter' : `Glitter, ${blends.length} blends`,
         where: blends.length > 0 ? names : 'no area with a blend',
-        does: 'Pour over paper while turning, light colours before dark. Tap off, brush off, keep the cast-off apart.',
+        does: 'Pour over paper while turning, light colours before dark. Tap off, brush off, keep the excess apart.',
         needs: ['the blends, mixed', 'a sheet of paper a blend', 'soft brush'],
         waitsFor: 'Fresh, soft glue.',
         area: areaOf(areas, context),

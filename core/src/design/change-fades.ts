@@ -13,15 +13,31 @@ const FIRST = { pots: 5, overlap: 6 } as const;
  */
 export function withFadeBegun(design: Design, id: AreaId, depth: number): Design {
   const parts = design.blends.find(({ area }) => area === id)?.parts;
+  return parts ? withFadeOf(design, id, depth, { from: { parts, cover: 1 }, to: { parts, cover: 0 } }) : design;
+}
+
+/** Flakes deep a fade begins at where no blend says it: 5 % stays bare. */
+const USUAL_DEPTH = 3;
+
+/** A design with an area that fades from one jar into another, whether or not it has a blend. */
+export const withFadeBetween = (design: Design, id: AreaId, from: ShelfItemId, to: ShelfItemId): Design =>
+  withFadeOf(design, id, USUAL_DEPTH, {
+    from: { parts: [{ item: from, ml: 1 }], cover: 1 },
+    to: { parts: [{ item: to, ml: 1 }], cover: 1 },
+  });
+
+type Ends = Readonly<Record<'from' | 'to', Pick<FadeStop, 'parts' | 'cover'>>>;
+
+function withFadeOf(design: Design, id: AreaId, depth: number, { from, to }: Ends): Design {
   const area = design.areas.find((one) => one.id === id);
-  if (!parts || !area || design.fades.some((fade) => fade.area === id)) return design;
+  if (!area || design.fades.some((fade) => fade.area === id)) return design;
   const fade: Fade = {
     area: id,
     way: area.kind === 'spiral' ? 'spiral' : 'up',
     turns: 2,
     stops: [
-      { at: 0, parts, cover: 1, base: null },
-      { at: 1, parts, cover: 0, base: null },
+      { at: 0, ...from, base: null },
+      { at: 1, ...to, base: null },
     ],
     ...FIRST,
     depth: Math.min(8, Math.max(0.1, Number(depth.toFixed(2)))),

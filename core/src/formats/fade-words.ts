@@ -18,7 +18,7 @@ export function potRecipe(
   units: Units,
 ): string {
   return [
-    ...(fromCastOff > 0 ? [`${amountText(fromCastOff, units, gramsPerMl)} cast-off of the pot before`] : []),
+    ...(fromCastOff > 0 ? [`${amountText(fromCastOff, units, gramsPerMl)} excess of the pot before`] : []),
     ...spoons.map((one) => `${amountText(one.ml, units, one.gramsPerMl)} ${one.name}`),
   ].join(' + ');
 }
@@ -28,7 +28,7 @@ export function pouringOrder({ laid }: Pick<PlannedFade, 'laid'>): string {
   const [first, ...rest] = (laid?.order ?? []).map((pot) => pot + 1);
   if (first === undefined || rest.length === 0) return '';
   const why = laid?.pots.some(({ fromCastOff }) => fromCastOff > 0)
-    ? 'each gives its cast-off to the next'
+    ? 'each gives its excess to the next'
     : 'the light end first, so that no dark flake strays onto it';
   return `Pour pot ${first} first, then ${listText(rest.map(String))}: ${why}.`;
 }
@@ -75,7 +75,7 @@ export function surplusWords({ laid }: Pick<PlannedFade, 'laid'>, units: Units):
   const poured = laid.pots.reduce((sum, { ml }) => sum + ml, 0);
   const weight = laid.pots.reduce((sum, { ml, gramsPerMl }) => sum + ml * gramsPerMl, 0) / Math.max(1e-9, poured);
   const more = amountText(Number(laid.surplus.ml.toFixed(1)), units, weight);
-  return `Whole spoons pour ${more} more than the wall needs, ${percentText(laid.surplus.share)}; what isn’t held is cast off.`;
+  return `Whole spoons pour ${more} more than the wall needs, ${percentText(laid.surplus.share)}; what isn’t held is excess.`;
 }
 
 /** Mixes of several jars, to be made before any pot. */

@@ -43,7 +43,7 @@ export const paletteMixOf = ({ parts, colour, difference }: FoundMix): PaletteMi
   difference: Number(difference.toFixed(3)),
 });
 
-/** The nearest two colours of a palette, in a sentence: twins among them are seldom meant. */
+/** The nearest two colours of a palette, in a sentence: two that look alike are seldom meant. */
 export function nearestPair({ colours }: Palette): string | null {
   const labs = colours.map(({ colour }) => labOf(reflectanceOf(colour)));
   let best: { one: number; other: number; difference: number } | null = null;

@@ -117,7 +117,7 @@ function potWords(
 ): readonly TemplateWords[] {
   const lines = [
     `Pot ${number}`,
-    ...(pot.fromCastOff > 0 ? [`${pot.fromCastOff.toFixed(1)} ml cast-off before`] : []),
+    ...(pot.fromCastOff > 0 ? [`${pot.fromCastOff.toFixed(1)} ml excess before`] : []),
     ...pot.spoons.map(({ ml, name }) => `${ml.toFixed(1)} ml ${name}`),
   ];
   const [top, bottom] = [at(from), at(to)].sort((one, other) => one - other);

@@ -13,7 +13,7 @@ export const glitterWithoutGlue: Rule = {
           coat: coat.id,
           area: dry[0].area,
           says: `Nothing holds the glitter on ${listText(dry.map((pour) => pour.areaName))}.`,
-          why: 'Glitter needs fresh, soft glue under it; without, all of it is cast off.',
+          why: 'Glitter needs fresh, soft glue under it; without, all of it comes off again.',
           fix: { does: 'insert coat' as const, label: 'Add glue before it', kind: 'glue' as const, before: coat.id },
         },
       ];

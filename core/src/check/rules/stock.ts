@@ -17,7 +17,7 @@ function drawnOf({ workshop, steps, fades }: Facts): ReadonlyMap<string, number>
 }
 
 const whyShort: Readonly<Partial<Record<ShelfItem['kind'], string>>> = {
-  glitter: 'What is cast off can go back in, but the jar doesn’t hold the pour. Buy more or mix it thinner.',
+  glitter: 'Excess can go back in, but the jar doesn’t hold the pour. Buy more or mix it thinner.',
   resin: 'A coat that runs out half way can’t be continued later. Buy more, or take thinner coats.',
   ink: 'The last drops decide the colour. Have more at hand, or lower the load.',
 };

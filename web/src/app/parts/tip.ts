@@ -5,7 +5,10 @@ import { MatTooltip } from '@angular/material/tooltip';
 const REST = 500;
 
 /** A word on what something is, shown where the pointer or the focus rests, and read out as its description. */
-@Directive({ selector: '[auTip]', hostDirectives: [{ directive: MatTooltip, inputs: ['matTooltip: auTip'] }] })
+@Directive({
+  selector: '[auTip]',
+  hostDirectives: [{ directive: MatTooltip, inputs: ['matTooltip: auTip', 'matTooltipPositionAtOrigin: auTipAtPointer'] }],
+})
 export class Tip {
   private readonly shown = inject(MatTooltip);
 

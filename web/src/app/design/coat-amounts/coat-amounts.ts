@@ -58,7 +58,7 @@ import { WorkshopMemory } from '../../services/workshop';
                 ><au-glyph kind="glitter" [colour]="part.colour" [size]="15" /> {{ part.amount }} {{ part.name }}</span
               >
             }
-            <span class="soft">{{ pour.total }} in all, {{ pour.castOff }} cast off</span>
+            <span class="soft">{{ pour.total }} in all, {{ pour.castOff }} excess</span>
           </li>
         }
       </ul>

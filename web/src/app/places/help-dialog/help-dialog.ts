@@ -1,3 +1,4 @@
+import { glossary } from '@aurantia/core/glossary';
 import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { MatDialogModule } from '@angular/material/dialog';
 import { healthNotes } from '@aurantia/core';
@@ -70,12 +71,8 @@ export class HelpDialog {
     { key: 'Alt ↑ ↓', does: 'Move the coat you are on up or down' },
     { key: '← →', does: 'Turn the cup, once it has the focus' },
   ] as const;
-  protected readonly words = [
-    { word: 'Cut', means: 'How wide a flake is, flat to flat.' },
-    { word: 'Pour', means: 'What goes on in one pass, cast-off included.' },
-    { word: 'Face', means: 'The share of a glitter in what faces you on the cup.' },
-    { word: 'Bare', means: 'The share of an area that no flake covers.' },
-    { word: 'Load', means: 'How much of the tinted resin is colour, by volume.' },
-    { word: 'Film', means: 'How thick one coat lies.' },
-  ] as const;
+  protected readonly words = Object.entries(glossary).map(([word, means]) => ({
+    word: word.charAt(0).toUpperCase() + word.slice(1),
+    means,
+  }));
 }

@@ -28,6 +28,7 @@ import { ticksUpTo } from '../../../parts/cup-view/ruler';
 import { WorkshopMemory } from '../../../services/workshop';
 import { bubblesOf } from './wrap-bubbles';
 import { outlinePaths, paintWrap, type DrawnArea, type WrapPicture } from './wrap-picture';
+import { Tip } from '../../../parts/tip';
 
 const LEFT = 56;
 const RIGHT = 34;
@@ -37,7 +38,7 @@ const BOTTOM = 34;
 /** The wall laid flat: areas in their colours, a ruler up the seam, and the chosen area's handles. */
 @Component({
   selector: 'au-wrap-view',
-  imports: [AreaHandleDirective],
+  imports: [AreaHandleDirective, Tip],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './wrap-view.html',
   styleUrl: './wrap-view.scss',

@@ -15,11 +15,14 @@ import { WorkshopMemory } from '../../../services/workshop';
 import { Swatch, SWATCH_SIDE } from '../../../parts/swatch/swatch';
 import { ColourDot } from '../../../parts/fields/colour-dot';
 import { Tip } from '../../../parts/tip';
+import { Word } from '../../../parts/word/word';
+import { CoverChart } from './cover-chart';
+import { Unfetched } from '../../../parts/unfetched/unfetched';
 
 /** How a blend looks: close, from afar, over other bases, pass by pass, and how sure all that is. */
 @Component({
   selector: 'au-blend-looks',
-  imports: [ColourDot, Swatch, SharePipe, Tip],
+  imports: [ColourDot, Swatch, SharePipe, Tip, Word, CoverChart, Unfetched],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section aria-label="How it looks">
@@ -39,7 +42,7 @@ import { Tip } from '../../../parts/tip';
             <i class="seen" [style.background]="mix.seen" [auTip]="mix.seen"></i>
           </div>
           <div>
-            <span>Stays bare</span>
+            <span>Stays <au-word of="bare">bare</au-word></span>
             <b>{{ mix.bare | share: 1 }}</b>
           </div>
           <div>
@@ -74,6 +77,11 @@ import { Tip } from '../../../parts/tip';
             </div>
           }
         </div>
+        @defer (on immediate) {
+          <au-cover-chart [blend]="mix" />
+        } @error {
+          <au-unfetched />
+        }
         @if (plan().finished[area().id] !== mix.seen) {
           <div class="inked">
             <i [style.background]="plan().finished[area().id]"></i><span>once its ink is on, from afar</span>

@@ -30,6 +30,7 @@ import { ScaleBlend } from '../scale-blend/scale-blend';
 import { JarFinding } from '../../../parts/jar-finder/jar-finding';
 import { Tip } from '../../../parts/tip';
 import { Icon } from '../../../parts/icons/icon';
+import { Word } from '../../../parts/word/word';
 
 /** Bare share from which covering it is offered. */
 const PATCHY = 0.1;
@@ -38,7 +39,19 @@ const kindWords = { solid: 'opaque', tinted: 'see-through', opal: 'opal' } as co
 /** The chosen area's blend, jar by jar: what is measured, and what faces you. */
 @Component({
   selector: 'au-blend-pane',
-  imports: [MatMenuModule, AmountStepper, NumberField, MaterialGlyph, FindingNote, LeftoverMix, ScaleBlend, SharePipe, Tip, Icon],
+  imports: [
+    MatMenuModule,
+    AmountStepper,
+    NumberField,
+    MaterialGlyph,
+    FindingNote,
+    LeftoverMix,
+    ScaleBlend,
+    SharePipe,
+    Tip,
+    Icon,
+    Word,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './blend-pane.html',
   styleUrl: './blend-pane.scss',
@@ -99,7 +112,7 @@ export class BlendPane {
       blend.forCover.ml === null
         ? ` This many passes cover ${percentText(blend.forCover.most)} at most; add a glue and a glitter coat for more.`
         : '';
-    return `${pours}; the glue keeps ${held} of it, the rest is cast off.${more}`;
+    return `${pours}; the glue keeps ${held} of it, the rest is excess and goes back.${more}`;
   });
 
   protected async add(): Promise<void> {

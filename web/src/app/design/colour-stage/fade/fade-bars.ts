@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, ElementRef, input, output, viewChild } from '@angular/core';
 import { percentText, type Fade, type PlannedFade } from '@aurantia/core';
+import { Word } from '../../../parts/word/word';
 
 const ends: Record<Fade['way'], readonly [string, string]> = {
   up: ['foot', 'rim'],
@@ -12,6 +13,7 @@ const ends: Record<Fade['way'], readonly [string, string]> = {
 /** Stops to drag over the pots as they come, and the same stretch in equal spoons. */
 @Component({
   selector: 'au-fade-bars',
+  imports: [Word],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './fade-bars.html',
   styleUrl: './fade-bars.scss',

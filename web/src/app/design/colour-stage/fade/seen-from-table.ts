@@ -1,16 +1,18 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
 import type { SeenFrom } from '@aurantia/core';
+import { Word } from '../../../parts/word/word';
 
 /** A fade at three distances, in words and ΔE00. */
 @Component({
   selector: 'au-seen-from',
+  imports: [Word],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <table class="told">
       <thead>
         <tr>
           <th scope="col">From</th>
-          <th scope="col" class="num">All of it, ΔE00</th>
+          <th scope="col" class="num">All of it, <au-word of="ΔE">ΔE00</au-word></th>
           <th scope="col" class="num">Pot to pot, at most</th>
           <th scope="col">To the eye</th>
         </tr>

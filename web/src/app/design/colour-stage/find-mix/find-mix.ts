@@ -1,3 +1,4 @@
+import { MatProgressBar } from '@angular/material/progress-bar';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -38,7 +39,7 @@ const QUIET = 250;
 /** Which mix of the shelf comes nearest to a colour: picked, typed, from a photo, or of another blend. */
 @Component({
   selector: 'au-find-mix',
-  imports: [ColourField, NumberField, Pick, PhotoColour, MixCard, Tick],
+  imports: [ColourField, NumberField, Pick, PhotoColour, MixCard, Tick, MatProgressBar],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './find-mix.html',
   styleUrl: './find-mix.scss',
@@ -67,7 +68,7 @@ export class FindMix {
   protected readonly onlyLeft = signal(true);
   protected readonly goals = [
     { value: 'nearest', name: 'the nearest' },
-    { value: 'cheapest', name: 'a cheaper twin' },
+    { value: 'cheapest', name: 'a cheaper mix' },
   ];
   protected readonly goal = signal('nearest');
   /** ΔE00 a cheaper one may be off: below it no eye parts the two */

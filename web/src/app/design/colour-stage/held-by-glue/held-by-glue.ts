@@ -2,26 +2,26 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { heldByWays, type PlannedBlend } from '@aurantia/core';
 import { AmountPipe, SharePipe } from '../../../parts/fields/unit-pipes';
 import { WorkshopMemory } from '../../../services/workshop';
-import { Tip } from '../../../parts/tip';
+import { Word } from '../../../parts/word/word';
 
 /** What each way of glue would hold of this blend's pour, and how long it stays soft. */
 @Component({
   selector: 'au-held-by-glue',
-  imports: [AmountPipe, SharePipe, Tip],
+  imports: [AmountPipe, SharePipe, Word],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="soft">
-      One pour of {{ blend().ml | amount: perMl() }} on each glue: what lands, and what is cast off and goes back to its jars.
+      One pour of {{ blend().ml | amount: perMl() }} on each glue: what sticks, and the excess that goes back to its jars.
     </p>
     <table class="told">
       <thead>
         <tr>
           <th scope="col">Glue</th>
-          <th scope="col" class="num"><span auTip="Flakes deep, one pass">Holds</span></th>
-          <th scope="col" class="num">Lands</th>
-          <th scope="col" class="num">Cast off</th>
+          <th scope="col" class="num"><au-word of="deep">Holds</au-word></th>
+          <th scope="col" class="num">Sticks</th>
+          <th scope="col" class="num"><au-word of="excess">Excess</au-word></th>
           <th scope="col" class="num">Left bare</th>
-          <th scope="col">Stays soft</th>
+          <th scope="col"><au-word of="working time">Working time</au-word></th>
         </tr>
       </thead>
       <tbody>

@@ -17,13 +17,15 @@ import { NumberField } from '../../../parts/fields/number-field';
 import { Pick } from '../../../parts/fields/pick';
 import { Notices } from '../../../services/notices';
 import { WorkshopMemory } from '../../../services/workshop';
+import { StockChart } from './stock-chart';
+import { Unfetched } from '../../../parts/unfetched/unfetched';
 
 const day = new Intl.DateTimeFormat('en', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit', hour12: false });
 
 /** What came to and went from a jar, and, for a glitter, setting its data right by one weighed spoon. */
 @Component({
   selector: 'au-item-stock',
-  imports: [NumberField, Pick],
+  imports: [NumberField, Pick, StockChart, Unfetched],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './item-stock.html',
   styleUrl: './item-stock.scss',
@@ -48,6 +50,9 @@ export class ItemStock {
         left: left === null ? 'no count' : `${left} ${this.counted()} left`,
         why,
       })),
+  );
+  protected readonly counts = computed(() =>
+    this.entries().flatMap((entry) => (entry.left === null ? [] : [{ ...entry, left: entry.left }])),
   );
   protected readonly counted = computed(() => countedIn(this.item()));
   protected readonly perMl = computed(() => costPerMl(this.item()));

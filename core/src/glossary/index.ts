@@ -1,0 +1,1 @@
+export { glossary, type Term } from './glossary';

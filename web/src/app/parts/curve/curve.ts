@@ -1,0 +1,166 @@
+import { ChangeDetectionStrategy, Component, DestroyRef, effect, ElementRef, inject, input, viewChild } from '@angular/core';
+import { Chart, Filler, LinearScale, LineController, LineElement, PointElement } from 'chart.js';
+
+Chart.register(Filler, LinearScale, LineController, LineElement, PointElement);
+
+/** A place on a curve. */
+export interface CurvePoint {
+  readonly x: number;
+  readonly y: number;
+}
+
+/** What is drawn: one curve, and points of it that mean something, each told apart by its shape and said beside it. */
+export interface Curve {
+  /** what the axes count, as `ml a pour` */
+  readonly along: string;
+  readonly up: string;
+  readonly points: readonly CurvePoint[];
+  readonly marks: readonly (CurvePoint & { readonly name: string })[];
+  /** how a figure of each axis reads */
+  readonly told: { readonly x: (value: number) => string; readonly y: (value: number) => string };
+  /** where the upper axis ends; null for wherever the curve does */
+  readonly top: number | null;
+  /** straight up and down between points, as a count goes */
+  readonly steps: boolean;
+}
+
+const shapes = ['rectRot', 'triangle', 'circle'] as const;
+/** Rows of the same for whoever can't see it. */
+const ROWS = 8;
+
+/** A curve of figures, and the same as a table for who can't see it. */
+@Component({
+  selector: 'au-curve',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="drawn"><canvas #canvas role="img" [attr.aria-label]="label()"></canvas></div>
+    <ul aria-hidden="true">
+      @for (mark of curve().marks; track mark.name; let at = $index) {
+        <li>
+          <svg viewBox="-6 -6 12 12"><path [attr.d]="outlines[at % outlines.length]" /></svg>
+          {{ mark.name }}: {{ curve().told.x(mark.x) }}, {{ curve().told.y(mark.y) }}
+        </li>
+      }
+    </ul>
+    <table class="unseen">
+      <caption>
+        {{
+          label()
+        }}
+      </caption>
+      <thead>
+        <tr>
+          <th scope="col">{{ curve().along }}</th>
+          <th scope="col">{{ curve().up }}</th>
+        </tr>
+      </thead>
+      <tbody>
+        @for (point of rows(); track $index) {
+          <tr>
+            <td>{{ curve().told.x(point.x) }}</td>
+            <td>{{ curve().told.y(point.y) }}</td>
+          </tr>
+        }
+      </tbody>
+    </table>
+  `,
+  styles: `
+    :host {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr);
+      gap: 4px;
+      position: relative;
+    }
+    .drawn {
+      position: relative;
+      height: 150px;
+    }
+    ul {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 2px 14px;
+      margin: 0;
+      padding: 0;
+      list-style: none;
+      font-size: 12.5px;
+      color: var(--soft);
+    }
+    svg {
+      width: 11px;
+      height: 11px;
+      fill: var(--peel);
+      vertical-align: -1px;
+    }
+  `,
+})
+export class CurveChart {
+  readonly label = input.required<string>();
+  readonly curve = input.required<Curve>();
+  private readonly canvas = viewChild.required<ElementRef<HTMLCanvasElement>>('canvas');
+  /** as the marks are drawn: a square on its corner, a triangle, a disc */
+  protected readonly outlines = ['M0-5L5 0L0 5L-5 0Z', 'M0-5L5 4L-5 4Z', 'M-4 0a4 4 0 1 0 8 0a4 4 0 1 0-8 0Z'];
+  private chart: Chart<'line', CurvePoint[]> | null = null;
+
+  constructor() {
+    effect(() => this.draw(this.curve()));
+    inject(DestroyRef).onDestroy(() => this.chart?.destroy());
+  }
+
+  protected rows(): readonly CurvePoint[] {
+    const { points } = this.curve();
+    const every = Math.max(1, Math.ceil((points.length - 1) / ROWS));
+    return points.filter((_, i) => i % every === 0 || i === points.length - 1);
+  }
+
+  private draw({ along, up, points, marks, told, top, steps }: Curve): void {
+    const token = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
+    const [peel, wash, soft, line] = ['--peel', '--peel-wash', '--soft', '--line'].map(token);
+    const axis = (title: string, tell: (value: number) => string, max?: number) => ({
+      type: 'linear' as const,
+      beginAtZero: true,
+      max,
+      border: { color: line },
+      grid: { color: line, drawTicks: false },
+      title: { display: true, text: title, color: soft, font: { size: 12 } },
+      ticks: {
+        color: soft,
+        maxTicksLimit: 5,
+        maxRotation: 0,
+        font: { size: 12 },
+        callback: (value: number | string) => tell(Number(value)),
+      },
+    });
+    const datasets = [
+      {
+        data: [...points],
+        borderColor: peel,
+        backgroundColor: wash,
+        fill: true,
+        pointRadius: 0,
+        borderWidth: 2,
+        stepped: steps,
+        order: marks.length,
+      },
+      ...marks.map(({ x, y }, i) => ({
+        data: [{ x, y }],
+        backgroundColor: peel,
+        borderColor: '#fffdf9',
+        borderWidth: 1.5,
+        pointRadius: 7,
+        clip: false as const,
+        order: i,
+        pointStyle: shapes[i % shapes.length],
+      })),
+    ];
+    const scales = {
+      x: { ...axis(along, told.x), max: points.at(-1)?.x, min: points.at(0)?.x },
+      y: axis(up, told.y, top ?? undefined),
+    };
+    this.chart?.destroy();
+    this.chart = new Chart<'line', CurvePoint[]>(this.canvas().nativeElement, {
+      type: 'line',
+      data: { datasets },
+      options: { animation: false, maintainAspectRatio: false, responsive: true, font: { family: token('--text') }, scales },
+    });
+  }
+}
