@@ -1,6 +1,6 @@
 import { CdkDragDrop, DragDropModule } from '@angular/cdk/drag-drop';
 import { LiveAnnouncer } from '@angular/cdk/a11y';
-import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, ChangeDetectorRef, Component, computed, ElementRef, inject, signal } from '@angular/core';
 import { MatMenuModule } from '@angular/material/menu';
 import {
   coatKinds,
@@ -38,6 +38,7 @@ import { TypicalOffer } from '../../parts/typical-offer/typical-offer';
 export class CoatsStage {
   private readonly session = inject(DesignSession);
   private readonly memory = inject(WorkshopMemory);
+  private readonly changes = inject(ChangeDetectorRef);
   private readonly announcer = inject(LiveAnnouncer);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   protected readonly design = inject(OpenDesign).design;
@@ -102,8 +103,9 @@ export class CoatsStage {
     const { id } = coats[index];
     this.session.change((design) => withCoatMoved(design, index, to));
     void this.announcer.announce(`${this.plan().coats[to].title} is now coat ${to + 1} of ${coats.length}.`);
-    // The row was laid out anew; the focus goes with the coat.
-    setTimeout(() => this.host.nativeElement.querySelector<HTMLElement>(`[data-coat="${id}"]`)?.focus());
+    // The row is laid out anew and the focus goes with it, before the next key comes: one between would be lost.
+    this.changes.detectChanges();
+    this.host.nativeElement.querySelector<HTMLElement>(`[data-coat="${id}"]`)?.focus();
   }
 
   protected toggle(id: string): void {

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, ChangeDetectorRef, Component, ElementRef, computed, inject } from '@angular/core';
 import {
   areaWords,
   coatedHeight,
@@ -38,6 +38,8 @@ import { Locked } from '../../../parts/fields/locked';
 })
 export class AreaList {
   private readonly session = inject(DesignSession);
+  private readonly changes = inject(ChangeDetectorRef);
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   private readonly memory = inject(WorkshopMemory);
   private readonly open = inject(OpenDesign);
   private readonly refused = inject(AreaMoves).refused;
@@ -87,7 +89,11 @@ export class AreaList {
   protected key(event: KeyboardEvent, index: number): void {
     if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return;
     event.preventDefault();
+    const { id } = this.rows()[index].area;
     this.move(index, event.key === 'ArrowUp' ? -1 : 1);
+    // Laid out anew at once, with the focus on it, so that the next key finds it.
+    this.changes.detectChanges();
+    this.host.nativeElement.querySelector<HTMLElement>(`[data-area="${id}"] .row`)?.focus();
   }
 
   /** What an area is, in a line under its name. */
