@@ -105,7 +105,9 @@ describe('find a mix', () => {
     asked[0].answers.next(answer([mix(1, 2), mix(2, 2.5)], true));
     await fixture.whenStable();
     const cards = [...root.querySelectorAll('au-mix-card')].map((card) => card.textContent ?? '');
-    expect(cards[0]).toMatch(/2 jars: slight difference[\s\S]*Costs 0\.60 for 100 cm², one flake deep\. Nothing so near costs less\./);
+    expect(cards[0]).toMatch(
+      /2 jars: slight difference[\s\S]*Costs 0\.60 for 100 cm², one flake deep\. Nothing so near costs less\./,
+    );
     typeInto(labelled(root, 'At most apart'), '0');
     await fixture.whenStable();
     expect(root.querySelector('[role=alert]')?.textContent).toBe('Between 0 and 10.');
