@@ -1,6 +1,7 @@
 import {
   coverAt,
   coverCurve,
+  coveringBlend,
   deltaE2000,
   itemOf,
   labOf,
@@ -86,6 +87,43 @@ test('a second jar takes half of what is poured, a third a third', () => {
   ] as const)
     for (const ml of mlOf(design, low)) expect(Math.abs(ml - total / jars)).toBeLessThanOrEqual(jars * spoonStep);
   expect(withJar(three, low, idOf('Gold, medium'), typical)).toBe(three);
+});
+
+describe('a patchy blend is covered in one press', () => {
+  const wipe = typical.shelf.find((item) => item.kind === 'glue' && item.way === 'resin wipe')?.id;
+  const glued = [{ ...coat.brush, glue: wipe }, coat.glitter];
+  const step = typical.settings.spoonStep;
+  const patchy = (coats: readonly object[]): Design => ({
+    ...bands(coats),
+    blends: [
+      {
+        area: low,
+        parts: [
+          { item: idOf('Gold, medium'), ml: 1.5 },
+          { item: idOf('Teal, fine'), ml: 0.5 },
+        ],
+      },
+    ],
+  });
+  const offered = (design: Design) => {
+    const blend = blendOf(design, low);
+    return blend ? coveringBlend(blend, typical.shelf, step) : null;
+  };
+  test('where two pours can hold it, or no coat says yet that they can’t: then 5 % stay bare', () => {
+    for (const coats of [[...glued, ...glued], []]) {
+      const design = patchy(coats);
+      const parts = offered(design)?.parts ?? [];
+      expect(parts).toHaveLength(2);
+      const after = { ...design, blends: [{ area: low, parts: parts.map(({ item, ml }) => ({ item, ml })) }] };
+      expect(blendOf(design, low)?.bare).toBeGreaterThan(0.1);
+      expect(blendOf(after, low)?.bare).toBeLessThanOrEqual(0.0501);
+      expect(offered(after)).toBeNull();
+    }
+  });
+  test('and isn’t offered where one pour can’t hold it, or no glue lies under it', () => {
+    expect(offered(patchy(glued))).toBeNull();
+    expect(offered(patchy([coat.glitter]))).toBeNull();
+  });
 });
 
 describe('the usual order', () => {

@@ -30,6 +30,20 @@ export function scaledBlend(blend: PlannedBlend, shelf: readonly ShelfItem[], ml
   return { parts, ml: tidy(parts.reduce((sum, part) => sum + part.ml, 0)), rounding: deltaE2000(lab(exact), lab(parts)) };
 }
 
+/** Bare share from which covering it is worth offering. */
+const PATCHY = 0.1;
+
+/**
+ * A patchy blend brought to full cover in one press; null where it isn't patchy, or where its glue, or the want of any,
+ * won't let it be.
+ * @param step the maker's spoon, ml
+ */
+export function coveringBlend(blend: PlannedBlend, shelf: readonly ShelfItem[], step: number): ScaledBlend | null {
+  const { bare, passes, hold, forCover } = blend;
+  const glueless = passes > 0 && hold === null;
+  return bare <= PATCHY || glueless || forCover.ml === null ? null : scaledBlend(blend, shelf, forCover.ml, step);
+}
+
 /** ml a pour after which so much is left bare; null when so many passes of this glue can't hold enough. */
 export function mlForBare(blend: PlannedBlend, bare: number): number | null {
   const passes = Math.max(1, blend.passes);

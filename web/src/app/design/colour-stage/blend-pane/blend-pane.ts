@@ -9,7 +9,7 @@ import {
   withFactor,
   withoutPart,
   withJar,
-  scaledBlend,
+  coveringBlend,
   withPartMl,
   withParts,
   type AreaId,
@@ -32,8 +32,6 @@ import { Tip } from '../../../parts/tip';
 import { Icon } from '../../../parts/icons/icon';
 import { Word } from '../../../parts/word/word';
 
-/** Bare share from which covering it is offered. */
-const PATCHY = 0.1;
 const kindWords = { solid: 'opaque', tinted: 'see-through', opal: 'opal' } as const;
 
 /** The chosen area's blend, jar by jar: what is measured, and what faces you. */
@@ -96,8 +94,9 @@ export class BlendPane {
   /** one press from patchy to covered, where the glue can hold it */
   protected readonly covering = computed(() => {
     const blend = this.blend();
-    if (!blend || blend.bare <= PATCHY || blend.forCover.ml === null) return null;
-    const { parts, ml } = scaledBlend(blend, this.memory.shelf(), blend.forCover.ml, this.memory.settings().spoonStep);
+    const covering = blend && coveringBlend(blend, this.memory.shelf(), this.memory.settings().spoonStep);
+    if (!blend || !covering) return null;
+    const { parts, ml } = covering;
     const amount = amountText(ml, this.memory.units(), blend.ml > 0 ? blend.grams / blend.ml : 1);
     return { parts: [...parts], label: `Pour ${amount}: about ${percentText(1 - blend.forCover.share)} bare` };
   });
