@@ -1,6 +1,8 @@
+import { differenceWords } from '../colour';
 import { cutText, facePerMl, flakesPerMl, gramsPerMl } from '../glitter';
 import { aboutText, percentText } from '../units';
 import { shareSpread } from './certainty';
+import type { FoundItem } from './find-on-shelf';
 import { glueWayFacts } from './glue-ways';
 import type { ItemOf, ShelfItem } from './shelf-item';
 
@@ -20,6 +22,13 @@ export function factOf(item: ShelfItem): string {
     case 'glue':
       return `${glueWayFacts[item.way].title.toLowerCase()}, holds ${item.hold} deep`;
   }
+}
+
+/** The same of one that was looked for: whether it is a typical one, how far its colour is off, and what it is. */
+export function foundFact({ item, difference }: FoundItem): string {
+  const near = difference !== null && difference < 10 ? `${differenceWords(difference).word}, ` : '';
+  const off = difference === null ? '' : `${near}${difference.toFixed(1)} away; `;
+  return `${item.typical ? 'typical; ' : ''}${off}${factOf(item)}`;
 }
 
 /** What follows from a glitter's flakes, figure by figure. */

@@ -5,8 +5,8 @@ import {
   colourOf,
   countedIn,
   cutRanges,
-  differenceWords,
   factOf,
+  foundFact,
   foundOnShelf,
   groupOf,
   startingItem,
@@ -133,10 +133,10 @@ export class JarFinder {
   }
 }
 
-const rowOf = ({ item, difference }: FoundItem) => ({
-  item,
-  group: groupOf(item),
-  colour: colourOf(item),
-  fact: `${item.typical ? 'typical; ' : ''}${difference === null ? '' : `${difference < 10 ? `${differenceWords(difference).word}, ` : ''}${difference.toFixed(1)} away; `}${factOf(item)}`,
-  left: item.left === null ? '' : `${item.left} ${countedIn(item)}`,
+const rowOf = (found: FoundItem) => ({
+  item: found.item,
+  group: groupOf(found.item),
+  colour: colourOf(found.item),
+  fact: foundFact(found),
+  left: found.item.left === null ? '' : `${found.item.left} ${countedIn(found.item)}`,
 });

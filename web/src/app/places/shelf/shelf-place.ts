@@ -6,8 +6,8 @@ import {
   colourOf,
   countedIn,
   derivedOf,
-  differenceWords,
   factOf,
+  foundFact,
   foundOnShelf,
   groupOf,
   insteadOf,
@@ -98,15 +98,12 @@ export class ShelfPlace {
       this.memory.shelf(),
       { words: this.search(), colour: this.colour(), cut: cutRanges.find(({ value }) => value === this.cut())?.range ?? null },
       factOf,
-    ).map(({ item, difference }) => ({
-      item,
-      group: groupOf(item),
-      counted: countedIn(item),
-      colour: colourOf(item),
-      fact:
-        difference === null
-          ? factOf(item)
-          : `${difference < 10 ? `${differenceWords(difference).word}, ` : ''}${difference.toFixed(1)} away; ${factOf(item)}`,
+    ).map((found) => ({
+      item: found.item,
+      group: groupOf(found.item),
+      counted: countedIn(found.item),
+      colour: colourOf(found.item),
+      fact: foundFact(found),
     })),
   );
   protected readonly looking = computed(() => this.search().trim() !== '' || this.colour() !== null || this.cut() !== '');
