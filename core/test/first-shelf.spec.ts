@@ -5,7 +5,6 @@ import {
   planOf,
   readinessOf,
   shelfItemSchema,
-  typicalShelf,
   usualCoats,
   withFix,
   type CoatId,
@@ -14,6 +13,7 @@ import {
   type ShelfItem,
   type Workshop,
 } from '../src';
+import { typicalShelf } from '../src/first-shelf';
 import { designWith, workshop } from './workshop';
 
 let made = 0;

@@ -7,7 +7,6 @@ import {
   labOf,
   planOf,
   reflectanceOf,
-  typicalShelf,
   withJar,
   withUsualCoats,
   type AreaId,
@@ -16,6 +15,7 @@ import {
   type ShelfItemId,
   type Workshop,
 } from '../src';
+import { typicalShelf } from '../src/first-shelf';
 import { coat, demoFile, designWith, workshop } from './workshop';
 
 let made = 0;

@@ -2,7 +2,7 @@ export * from './shelf-item';
 export * from './shelf-group';
 export * from './glue-ways';
 export * from './starting-item';
-export * from './typical-shelf';
+export * from './own-items';
 export * from './leftover-mix';
 export * from './certainty';
 export * from './ledger';

@@ -12,10 +12,9 @@ import {
   type Settings,
   type ShelfItem,
   type ShelfKind,
-  typicalShelf,
   type Workshop,
 } from '@aurantia/core';
-import { catchError, concatMap, EMPTY, finalize, forkJoin, from, map, tap, type Observable } from 'rxjs';
+import { catchError, concatMap, EMPTY, finalize, forkJoin, from, map, switchMap, tap, type Observable } from 'rxjs';
 import { formatISO } from 'date-fns';
 import { v7 } from 'uuid';
 import * as z from 'zod';
@@ -161,12 +160,15 @@ export class WorkshopMemory {
 
   /** Made-up materials to begin with, of all kinds or of some; they can be taken off again at once. */
   putTypical(kinds: readonly ShelfKind[] | null): void {
-    const items = typicalShelf(v7).filter(({ kind }) => kinds === null || kinds.includes(kind));
     this.bringing.set(true);
-    this.putItems(items)
-      .pipe(finalize(() => this.bringing.set(false)))
+    from(import('@aurantia/core/first-shelf'))
+      .pipe(
+        map(({ typicalShelf }) => typicalShelf(v7).filter(({ kind }) => kinds === null || kinds.includes(kind))),
+        switchMap((items) => this.putItems(items).pipe(map(() => items))),
+        finalize(() => this.bringing.set(false)),
+      )
       .subscribe({
-        next: () =>
+        next: (items) =>
           this.notices.undoable(`${countText(items.length, 'typical material')} on the shelf.`, () => this.takeOff(items)),
         error: (error: unknown) => this.notices.failed(error),
       });

@@ -26,6 +26,7 @@ import { SearchField } from '../../parts/fields/search-field';
 import { FileField } from '../../parts/fields/file-field';
 import { Icon } from '../../parts/icons/icon';
 import { TypicalOffer } from '../../parts/typical-offer/typical-offer';
+import { Unfetched } from '../../parts/unfetched/unfetched';
 
 /** Cups that stand large, in front. */
 const IN_FRONT = 3;
@@ -52,6 +53,7 @@ const PAUSE = 150;
     FileField,
     Icon,
     TypicalOffer,
+    Unfetched,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './designs-place.html',

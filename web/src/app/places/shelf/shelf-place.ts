@@ -32,6 +32,7 @@ import { SearchField } from '../../parts/fields/search-field';
 import { FileField } from '../../parts/fields/file-field';
 import { Icon } from '../../parts/icons/icon';
 import { TypicalOffer } from '../../parts/typical-offer/typical-offer';
+import { Unfetched } from '../../parts/unfetched/unfetched';
 
 const groups: readonly { kind: ShelfGroup; title: string; one: string }[] = [
   { kind: 'glitter', title: 'Glitters', one: 'glitter' },
@@ -66,6 +67,7 @@ const NEAREST = 12;
     FileField,
     Icon,
     TypicalOffer,
+    Unfetched,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './shelf-place.html',

@@ -1,7 +1,5 @@
 import { typicalFlake } from '../glitter';
-import { glueWayFacts } from './glue-ways';
-import { glueWays, type GlueWay, type ShelfItem } from './shelf-item';
-import { startingItem } from './starting-item';
+import { glueWayFacts, glueWays, startingItem, type GlueWay, type ShelfItem } from '../stock';
 
 const paints: readonly (readonly [name: string, colour: string])[] = [
   ['White', '#f5f3ee'],
@@ -99,14 +97,3 @@ export function typicalShelf(newId: () => string): readonly ShelfItem[] {
     ...glues,
   ] as readonly ShelfItem[];
 }
-
-/** An item without the mark of a typical one: it was looked at, and is the maker's own now. */
-export function asOwn<Item extends ShelfItem>(item: Item): Item {
-  const own = { ...item };
-  delete own.typical;
-  return own;
-}
-
-/** Kinds of material that no cup is finished without, of which a shelf has none. */
-export const lackingKinds = (shelf: readonly ShelfItem[]): readonly ('glue' | 'resin')[] =>
-  (['glue', 'resin'] as const).filter((kind) => !shelf.some((item) => item.kind === kind));

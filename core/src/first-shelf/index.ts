@@ -1,0 +1,1 @@
+export { typicalShelf } from './typical-shelf';
