@@ -10,7 +10,7 @@ let browser: Browser;
 demoForAll((ofAll, view) => {
   program = ofAll;
   browser = view;
-});
+}, false);
 afterEach(async () =>
   expect(await browser.executeScript('return document.body.innerText')).not.toMatch(/NaN|undefined|Infinity|\[object/),
 );

@@ -90,6 +90,21 @@ describe('each view passes axe and fits its window', () => {
     await reads(browser, 'Reading 1 of 2');
     expect(await violations()).toEqual([]);
   });
+  test('a jar being looked for, found by nearness, and one that isn’t there yet', async () => {
+    await go('/designs/copper-eaves/colour', 'By the eye');
+    await press(browser, 'Add a glitter');
+    await reads(browser, 'Used lately', 'au-jar-finder');
+    expect(await violations()).toEqual([]);
+    await press(browser, 'Near to this blend');
+    await reads(browser, 'away', 'au-jar-finder');
+    expect(await violations()).toEqual([]);
+    await type(browser, 'Find a jar', 'no such thing');
+    await reads(browser, 'Nothing on the shelf is called so.', 'au-jar-finder');
+    expect(await violations()).toEqual([]);
+    await press(browser, 'Leave it');
+    await press(browser, 'Cut', 'dfn');
+    await reads(browser, 'flat to flat', '.mat-mdc-tooltip');
+  });
   test('a mix being found, a photo, blends compared, a jar taken off', async () => {
     await go('/designs/copper-eaves/colour', 'By the eye');
     await press(browser, 'Find a mix');

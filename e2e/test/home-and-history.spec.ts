@@ -6,7 +6,7 @@ let browser: Browser;
 
 beforeAll(async () => {
   await program.start();
-  browser = await openBrowser();
+  browser = await openBrowser(false);
 });
 afterAll(async () => {
   await browser.quit();

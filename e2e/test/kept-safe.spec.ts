@@ -11,7 +11,7 @@ let browser: Browser;
 beforeAll(async () => {
   program = new Program(true);
   await program.start();
-  browser = await openBrowser();
+  browser = await openBrowser(false);
 });
 afterAll(async () => {
   await browser?.quit();

@@ -7,7 +7,7 @@ let browser: Browser;
 beforeEach(async () => {
   program = new Program(true);
   await program.start();
-  browser = await openBrowser();
+  browser = await openBrowser(false);
 });
 afterEach(async () => {
   await browser?.quit();

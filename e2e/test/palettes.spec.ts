@@ -12,7 +12,7 @@ let browser: Browser;
 demoForAll((ofAll, view) => {
   program = ofAll;
   browser = view;
-});
+}, false);
 
 const FOLDER = mkdtempSync(join(tmpdir(), 'aurantia-palettes-'));
 const file = (name: string, data: string | Buffer) => {

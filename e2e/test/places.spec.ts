@@ -7,7 +7,7 @@ let browser: Browser;
 const start = async (demo: boolean) => {
   program = new Program(demo);
   await program.start();
-  browser = await openBrowser();
+  browser = await openBrowser(false);
 };
 afterEach(async () => {
   await browser?.quit();
