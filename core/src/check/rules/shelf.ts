@@ -2,7 +2,8 @@ import type { Coat } from '../../design';
 import { itemOf, type ShelfItem, type ShelfKind } from '../../stock';
 import type { Rule } from '../finding';
 
-const named = (coat: Coat): readonly { id: string; kind: ShelfKind }[] => {
+/** The items a coat is made with, by the kind each should be of. */
+export const namedItems = (coat: Coat): readonly { id: string; kind: ShelfKind }[] => {
   switch (coat.kind) {
     case 'base':
       return [{ id: coat.paint, kind: 'paint' }];
@@ -26,7 +27,7 @@ export const missingItem: Rule = {
     const gone = (shelf: readonly ShelfItem[], id: string, kind: ShelfKind) => !itemOf(shelf, id, kind);
     return [
       ...design.coats.flatMap((coat) =>
-        named(coat)
+        namedItems(coat)
           .filter(({ id, kind }) => gone(workshop.shelf, id, kind))
           .map(({ kind }) => ({
             level: 'stop' as const,

@@ -1,17 +1,13 @@
 import { countText } from '../../units';
 import type { Rule } from '../finding';
+import { namedItems } from './shelf';
 
 /** Materials whose values were never looked at: the plan is as good as they are. */
 export const typicalMaterials: Rule = {
   name: 'typical materials',
   find: ({ design, workshop }) => {
     const used = new Set<string>([
-      ...design.coats.flatMap((coat) => [
-        ...('paint' in coat ? [coat.paint] : []),
-        ...('glue' in coat ? [coat.glue] : []),
-        ...('ink' in coat ? [coat.ink] : []),
-        ...('resin' in coat && coat.resin ? [coat.resin] : []),
-      ]),
+      ...design.coats.flatMap((coat) => namedItems(coat).map(({ id }) => id)),
       ...[...design.blends, ...design.fades.flatMap(({ stops }) => stops)].flatMap(({ parts }) => parts.map(({ item }) => item)),
       ...design.fades.flatMap(({ stops }) => stops.flatMap(({ base }) => base ?? [])),
     ]);

@@ -114,7 +114,7 @@ export class CurveChart {
 
   private draw({ along, up, points, marks, told, top, steps }: Curve): void {
     const token = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
-    const [peel, wash, soft, line] = ['--peel', '--peel-wash', '--soft', '--line'].map(token);
+    const [peel, wash, soft, line, sheet] = ['--peel', '--peel-wash', '--soft', '--line', '--sheet'].map(token);
     const axis = (title: string, tell: (value: number) => string, max?: number) => ({
       type: 'linear' as const,
       beginAtZero: true,
@@ -144,7 +144,7 @@ export class CurveChart {
       ...marks.map(({ x, y }, i) => ({
         data: [{ x, y }],
         backgroundColor: peel,
-        borderColor: '#fffdf9',
+        borderColor: sheet,
         borderWidth: 1.5,
         pointRadius: 7,
         clip: false as const,
