@@ -37,7 +37,7 @@ const shots: readonly { name: string; path: string; says: string | RegExp; then?
     says: 'By the eye',
     then: async (browser) => {
       await browser.executeScript(
-        '[...document.querySelectorAll(".chip")].find((chip) => chip.innerText.includes("Eaves")).click()',
+        '[...document.querySelectorAll("mat-chip-option button")].find((chip) => chip.innerText.includes("Eaves")).click()',
       );
       await reads(browser, 'Lamp Oil');
     },
@@ -48,7 +48,7 @@ const shots: readonly { name: string; path: string; says: string | RegExp; then?
     says: 'By the eye',
     then: async (browser) => {
       await browser.executeScript(
-        '[...document.querySelectorAll(".chip")].find((chip) => chip.innerText.includes("Eaves")).click()',
+        '[...document.querySelectorAll("mat-chip-option button")].find((chip) => chip.innerText.includes("Eaves")).click()',
       );
       await press(browser, 'Find a mix');
       await reads(browser, 'All of it searched');

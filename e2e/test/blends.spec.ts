@@ -23,7 +23,7 @@ const file = (name: string, data: string | Buffer) => {
 const open = async (design: string, area: string) => {
   await browser.get(`${program.address}/designs/${design}/colour`);
   await painted(browser);
-  await press(browser, new RegExp(`^${area} `), '.chip');
+  await press(browser, new RegExp(`^${area} `), '[role=option]');
   await reads(browser, area, 'au-colour-stage h2');
 };
 const choose = (label: string, option: string) => chooseIn(browser, label, option);

@@ -26,7 +26,7 @@ demoForAll((ofAll, view) => {
 const open = async (design: string, area: string) => {
   await browser.get(`${program.address}/designs/${design}/colour`);
   await painted(browser);
-  await press(browser, new RegExp(`^${area} `), '.chip');
+  await press(browser, new RegExp(`^${area} `), '[role=option]');
 };
 const begin = async (design: string, area: string) => {
   await open(design, area);
@@ -185,7 +185,7 @@ test('an area without a blend fades between two jars', async () => {
   const headers = { 'content-type': 'application/json' };
   expect((await fetch(`${program.address}/api/designs`, { method: 'POST', headers, body: JSON.stringify(bare) })).ok).toBe(true);
   await browser.get(`${program.address}/designs/bare-eaves/colour`);
-  await press(browser, /^Eaves /, '.chip');
+  await press(browser, /^Eaves /, '[role=option]');
   await press(browser, 'Fade');
   await press(browser, 'From choose one');
   await takeJar(browser, 'Brickfield');

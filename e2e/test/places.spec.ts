@@ -101,7 +101,7 @@ describe('a workshop of one’s own, empty at first', () => {
     await rail('Colour');
     await go1(() => press(browser, 'Add a glitter'));
     await go1(() => takeJar(browser, 'Teal, medium'));
-    await go1(() => press(browser, /^Band 2/, '.chip'));
+    await go1(() => press(browser, /^Band 2/, '[role=option]'));
     await go1(() => press(browser, 'Add a glitter'));
     await go1(() => takeJar(browser, 'Gold, medium'));
     await rail('Coats');

@@ -64,14 +64,14 @@ test('from a cup to a card that someone else can work from', async () => {
 
   // A blend for each, by spoon and by key.
   await stage('Colour');
-  await press(browser, /^Band 1/, '.chip');
+  await press(browser, /^Band 1/, '[role=option]');
   await press(browser, 'Add a glitter');
   await takeJar(browser, 'Quarry Moss');
   await type(browser, 'Quarry Moss, ml', '2');
   const moss = await named(browser, 'input', 'Quarry Moss, ml');
   await moss.sendKeys(Key.ARROW_UP, Key.ARROW_UP);
   await browser.wait(async () => (await moss.getAttribute('value')) === '3.0', 45000, 'the stepper never reaches 3.0');
-  await press(browser, /^Gable/, '.chip');
+  await press(browser, /^Gable/, '[role=option]');
   await press(browser, 'Add a glitter');
   await takeJar(browser, 'Penny Rain');
   await press(browser, 'Add a glitter');
@@ -85,7 +85,7 @@ test('from a cup to a card that someone else can work from', async () => {
   await press(browser, 'Add a coat');
   await pick('Ink in resin');
   await reads(browser, 'Tinted resin: Tarn');
-  const ink = () => see(browser, 'li.open .title');
+  const ink = () => see(browser, 'li.open mat-expansion-panel-header');
   // As fast as a hand can: no press is lost while rows change places.
   await (await ink()).sendKeys(Key.ALT, Key.ARROW_UP, Key.ARROW_UP, Key.ARROW_UP, Key.NULL);
   await browser.wait(async () => /^9/.test(await (await ink()).getText()), 45000, 'the ink coat never gets to place 9');

@@ -2,6 +2,7 @@ import { dirname, join } from 'node:path';
 import { Aside } from './aside/aside';
 import { Backups } from './backup/backups';
 import { CupsStore } from './cups/cups-store';
+import { DesignMarksStore } from './designs/design-marks';
 import { DesignsStore } from './designs/designs-store';
 import { Summaries } from './designs/summaries';
 import { PalettesStore } from './palettes/palettes-store';
@@ -14,6 +15,8 @@ import { WorkshopStore } from './workshop/workshop-store';
 /** All that the workshop remembers, a store a subject. */
 export interface Memory {
   readonly designs: DesignsStore;
+  /** tags of designs, and which stand aside */
+  readonly marks: DesignMarksStore;
   readonly summaries: Summaries;
   readonly shelf: ShelfStore;
   readonly cups: CupsStore;
@@ -36,6 +39,7 @@ export const memoryOf = (store: Store, file: string, { aside = new Aside(file), 
   const [designs, shelf, workshop] = [new DesignsStore(store), new ShelfStore(store), new WorkshopStore(store)];
   return {
     designs,
+    marks: new DesignMarksStore(store),
     summaries: new Summaries(store, aside, pictures),
     shelf,
     cups: new CupsStore(store),

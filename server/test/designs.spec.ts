@@ -75,7 +75,7 @@ test('of many saves at once onto one parent, exactly one is kept', async () => {
 test('a removed design is out of the list and can be brought back', async () => {
   await create();
   expect((await server.ask('DELETE', `/api/designs/${design.id}`)).status).toBe(204);
-  expect((await server.ask('GET', '/api/designs')).body).toEqual({ total: 0, designs: [] });
+  expect((await server.ask('GET', '/api/designs')).body).toEqual({ total: 0, designs: [], groups: [] });
   expect((await server.ask('POST', `/api/designs/${design.id}/restore`, {})).body).toMatchObject({
     document: { name: design.name },
   });

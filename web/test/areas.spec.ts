@@ -134,7 +134,7 @@ describe('the tool for sections', () => {
   });
   test('no half sections, and none wider than the cup', async () => {
     const { root, type } = await tool();
-    const lay = () => root.querySelector<HTMLButtonElement>('button.act');
+    const lay = () => root.querySelector<HTMLButtonElement>('button[matbutton=filled]');
     await type('Sections round', '2.5');
     expect(root.querySelector('[role=alert]')?.textContent).toMatch(/Whole sections/);
     expect(lay()?.disabled).toBe(true);

@@ -16,9 +16,13 @@ const summary = (number: number, fresh = true): DesignSummary => ({
   level: null,
   picture: null,
   fresh,
+  tags: [],
+  archived: false,
+  removedAt: null,
 });
 const page = (from: number, many: number, total: number, fresh = true): DesignPage => ({
   total,
+  groups: [],
   designs: Array.from({ length: many }, (_, i) => summary(from + i, fresh)),
 });
 
@@ -53,7 +57,7 @@ beforeEach(() => {
 afterEach(() => jest.useRealTimers());
 
 test('the number is there at once, the rest only when it comes into sight, each page once', () => {
-  list.look('');
+  list.look();
   answer(page(0, 100, 450));
   expect([list.total(), list.designs().length]).toEqual([450, 450]);
   expect([list.designs()[99]?.name, list.designs()[100]]).toEqual(['Design 99', null]);
@@ -65,8 +69,8 @@ test('the number is there at once, the rest only when it comes into sight, each 
 });
 
 test('what is typed next is looked for; an answer to what was typed before is let go', () => {
-  list.look('cop');
-  list.look('copper');
+  list.look({ search: 'cop' });
+  list.look({ search: 'copper' });
   const [old, now] = asked;
   answer(page(0, 1, 1), now);
   answer(page(0, 9, 9), old);
@@ -75,7 +79,7 @@ test('what is typed next is looked for; an answer to what was typed before is le
 
 test('what isn’t fresh yet is asked for again, each time later, and no more once it is', () => {
   jest.useFakeTimers();
-  list.look('');
+  list.look();
   answer(page(0, 2, 2, false));
   jest.advanceTimersByTime(399);
   expect(asked).toHaveLength(1);
@@ -92,7 +96,7 @@ test('what isn’t fresh yet is asked for again, each time later, and no more on
 
 test('a list that never gets fresh is given up in the end', () => {
   jest.useFakeTimers();
-  list.look('');
+  list.look();
   for (let i = 0; i < 40; i += 1) {
     if (!last().reply.closed) answer(page(0, 1, 1, false));
     jest.advanceTimersByTime(10_000);
@@ -102,7 +106,7 @@ test('a list that never gets fresh is given up in the end', () => {
 
 test('a page that can’t be fetched says so and can be tried again', () => {
   failing = true;
-  list.look('');
+  list.look();
   expect(failed).toHaveBeenCalledTimes(1);
   failing = false;
   const [, retry] = failed.mock.calls[0] as [unknown, () => void];
@@ -128,6 +132,7 @@ test('a new name is one that no design has yet', () => {
   list.freeName('New design').subscribe((name) => names.push(name));
   answer({
     total: 2,
+    groups: [],
     designs: [1, 2].map((number) => ({ ...summary(number), name: number === 1 ? 'New design' : 'New design 2' })),
   });
   expect(names).toEqual(['New design 3']);

@@ -83,7 +83,7 @@ test('the verdict, the pots and the strip stand there at once', async () => {
   const { root } = await pane();
   expect(root.querySelector('.verdict')?.textContent).toMatch(/This will show\.\s+Its colours are \d+ apart/);
   expect(root.querySelectorAll('au-fade-pots li')).toHaveLength(5);
-  expect(root.querySelector('a.act')?.getAttribute('href')).toBe(
+  expect(root.querySelector('a[matbutton=filled]')?.getAttribute('href')).toBe(
     '/api/designs/d/template.pdf?what=fade+low&gap=1&overlap=5&straight=false',
   );
 });
@@ -135,7 +135,7 @@ test('turned round, as a fall, begun with excess, and back to one blend', async 
   expect(fade()?.castOff).toBe(true);
   await press('Fall from the rim');
   expect(fade()).toMatchObject({ way: 'down', stops: [{ cover: 1 }, {}, {}, { cover: 0 }] });
-  root.querySelector<HTMLButtonElement>('.heads .ghost')?.click();
+  root.querySelector<HTMLButtonElement>('.heads button:last-child[matbutton=""]')?.click();
   expect(document().fades).toEqual([]);
   expect(document().blends).toEqual(design.blends);
 });

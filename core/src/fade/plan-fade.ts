@@ -91,7 +91,7 @@ export interface FadePlan {
 }
 
 /** ΔE00 between neighbours that is seen side by side but not from arm's length. */
-const UNSEEN_STEP = 5;
+export const UNSEEN_STEP = 5;
 /**
  * A fade in pots that change evenly to the eye from stop to stop and never turn back, each rounded to the maker's spoon,
  * or to a finer one where that can't follow. Of the spoonfuls each pot can have, those are taken that keep all steps

@@ -1,5 +1,5 @@
 import { LEFT_OVER } from '../layout';
-import { groundLook } from '../look';
+import { beforeFilms, groundLook } from '../look';
 import type { Plan } from '../plan';
 import { seedOf } from '../random';
 import type { Region } from '../regions';
@@ -18,6 +18,12 @@ export const fieldPlanOf = ({ design, surface, areas, places, looks, bareWall }:
   places,
   looks,
   bareWall,
+});
+
+/** The same with no film over its last flakes: what a glitter coat is like before its ink. */
+export const bareFieldPlanOf = (plan: Plan): FieldPlan => ({
+  ...fieldPlanOf(plan),
+  looks: Object.fromEntries(Object.entries(plan.looks).map(([place, look]) => [place, beforeFilms(look)])),
 });
 
 /**

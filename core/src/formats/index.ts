@@ -6,3 +6,4 @@ export * from './card-text';
 export * from './cup-drawing';
 export * from './design-line';
 export * from './design-summary';
+export * from './kept-spans';

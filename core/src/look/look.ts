@@ -40,4 +40,7 @@ export function flakesLook(parts: readonly Part[], finishes: readonly Finish[], 
   };
 }
 
+/** The same before what is poured over its flakes: the last glitter coat as it lies bare. */
+export const beforeFilms = (look: Look): Look => look.slice(0, 1 + look.findLastIndex(({ layer }) => layer !== 'film'));
+
 export const filmLook = (film: Film): LookLayer => ({ layer: 'film', film });

@@ -1,4 +1,5 @@
 import { sql } from 'kysely';
+import { tagRows } from '../designs/design-marks';
 import { namesInText } from '../designs/names-of';
 import type { Store } from '../store/open-store';
 import { textOf, type Snapshot } from './snapshot';
@@ -15,6 +16,7 @@ export function restore(store: Store, snapshot: Snapshot): Promise<void> {
     for (const table of [
       'summary',
       'held_revision',
+      'design_tag',
       'ledger',
       'revision',
       'design',
@@ -31,13 +33,14 @@ export function restore(store: Store, snapshot: Snapshot): Promise<void> {
 }
 
 async function write(within: Store, snapshot: Snapshot): Promise<void> {
-  for (const { revisions, ...design } of snapshot.designs) {
+  for (const { revisions, tags = [], archived_at = null, ...design } of snapshot.designs) {
     const latest = revisions.find(({ number }) => number === design.latest);
     const names = namesInText(latest ? textOf(latest) : '');
     await within
       .insertInto('design')
-      .values({ ...design, ...names })
+      .values({ ...design, archived_at, ...names })
       .execute();
+    if (tags.length > 0) await within.insertInto('design_tag').values(tagRows(design.id, tags)).execute();
     for (const { number, parent, kept_at, held, ...body } of revisions) {
       if (held) await within.insertInto('held_revision').values({ design_id: design.id, number }).execute();
       await within

@@ -1,3 +1,4 @@
+import { DesignMarksStore } from '../designs/design-marks';
 import type { Store } from '../store/open-store';
 import { bodyOf, type Snapshot } from './snapshot';
 
@@ -13,7 +14,7 @@ export const snapshotRows = {
       const designs = await within
         .selectFrom('design')
         .where('id', '>', after)
-        .select(['id', 'latest', 'kept_at', 'removed_at'])
+        .select(['id', 'latest', 'kept_at', 'removed_at', 'archived_at'])
         .orderBy('id')
         .limit(AT_A_TIME)
         .execute();
@@ -47,14 +48,18 @@ export const snapshotRows = {
 
 async function* withRevisions(
   within: Store,
-  designs: readonly Omit<Snapshot['designs'][number], 'revisions'>[],
+  designs: readonly { id: string; latest: number; kept_at: string; removed_at: string | null; archived_at: string | null }[],
 ): AsyncGenerator<Snapshot['designs'][number]> {
   const ids = designs.map(({ id }) => id);
   const revisions = await within.selectFrom('revision').where('design_id', 'in', ids).selectAll().orderBy('row').execute();
   const held = await within.selectFrom('held_revision').where('design_id', 'in', ids).selectAll().execute();
-  for (const design of designs)
+  const tags = await new DesignMarksStore(within).of(ids);
+  for (const { archived_at, ...design } of designs) {
+    const own = tags.get(design.id) ?? [];
     yield {
       ...design,
+      ...(archived_at === null ? {} : { archived_at }),
+      ...(own.length === 0 ? {} : { tags: [...own] }),
       revisions: revisions
         .filter(({ design_id }) => design_id === design.id)
         .map(({ number, parent, kept_at, document }) => ({
@@ -65,6 +70,7 @@ async function* withRevisions(
           ...bodyOf(document),
         })),
     };
+  }
 }
 
 async function* kept(within: Store, table: 'cup' | 'palette'): AsyncGenerator<Snapshot['cups'][number]> {

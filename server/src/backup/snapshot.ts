@@ -16,6 +16,8 @@ export const snapshotSchema = z.strictObject({
       latest: count,
       kept_at: when,
       removed_at: when.nullable(),
+      archived_at: when.optional(),
+      tags: z.array(z.string().max(100)).optional(),
       revisions: z.array(
         z.strictObject({ number: count, parent: count.nullable(), kept_at: when, held: z.literal(true).optional(), ...body }),
       ),

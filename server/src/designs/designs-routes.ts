@@ -1,6 +1,9 @@
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import {
   designDocumentSchema,
+  designLevels,
+  designMarksSchema,
+  designOrders,
   designPageSchema,
   designFileDocumentSchema,
   designFileOf,
@@ -8,6 +11,8 @@ import {
   designSchema,
   historySchema,
   MOST_A_PAGE,
+  tagSchema,
+  tagsSchema,
   type DesignId,
 } from '@aurantia/core';
 import * as z from 'zod';
@@ -23,18 +28,33 @@ const stretch = z.object({
   from: z.coerce.number().int().min(0).default(0),
   limit: z.coerce.number().int().min(1).max(MOST_A_PAGE).default(30),
 });
-const listed = stretch.extend({ search: z.string().max(200).default('') });
+const moment = z.iso.datetime().nullable().default(null);
+const listed = stretch.extend({
+  search: z.string().max(200).default(''),
+  tag: tagSchema.nullable().default(null),
+  level: z.enum(designLevels).nullable().default(null),
+  since: moment,
+  before: moment,
+  archived: z.stringbool().default(false),
+  order: z.enum(designOrders).default('newest'),
+});
 const revisionNumber = z.coerce.number().int().min(1).max(1e9);
 
 /** Designs: list, open, save onto a named revision, remove and bring back, files in and out. */
 export const designsRoutes: FastifyPluginAsyncZod<Memory> = async (
   app,
-  { designs, summaries, shelf, workshop, aside, together },
+  { designs, marks, summaries, shelf, workshop, aside, together },
 ) => {
   const list = { querystring: listed, response: { 200: designPageSchema } };
   app.get('/', { schema: list }, ({ query }) => summaries.page({ ...query, removed: false }));
 
   app.get('/removed', { schema: list }, ({ query }) => summaries.page({ ...query, removed: true }));
+
+  app.get('/tags', { schema: { response: { 200: tagsSchema } } }, async () => [...(await marks.tags())]);
+
+  app.put('/:id/marks', { schema: { params: byId, body: designMarksSchema, response: { 200: designMarksSchema } } }, (request) =>
+    marks.set(request.params.id, request.body),
+  );
 
   // Its address names what it was made for, so it never changes.
   app.get('/:id/picture.webp', { schema: { params: byId } }, async (request, reply) =>

@@ -97,7 +97,7 @@ export class DesignsStore {
         );
       await within
         .insertInto('design')
-        .values({ id: document.id, latest: 1, kept_at: keptAt, removed_at: null, ...namesOf(document) })
+        .values({ id: document.id, latest: 1, kept_at: keptAt, removed_at: null, archived_at: null, ...namesOf(document) })
         .execute();
       await addRevision(within, { document, revision: 1, keptAt }, null);
       return { document, revision: 1, keptAt };

@@ -4,11 +4,13 @@ import type { Aside } from '../aside/aside';
 import { notFound } from '../http/problem';
 import type { Store } from '../store/open-store';
 import { stampOf } from '../workshop/stamp';
-import { searchWords } from './search-words';
+import { DesignMarksStore } from './design-marks';
+import { foundDesigns, type DesignsWanted } from './found-designs';
 import { SummaryQueue } from './summary-queue';
 
-/** The designs as they stand among each other: found by name or cup, a page at a time, pictures got ready aside. */
+/** The designs as they stand among each other: found by name, cup, tag, state and day, a page at a time, pictures got ready aside. */
 export class Summaries {
+  private readonly marks: DesignMarksStore;
   private readonly queue = new SummaryQueue((id) => this.make(id));
 
   constructor(
@@ -16,34 +18,36 @@ export class Summaries {
     private readonly aside: Aside,
     /** whether pictures are made at all; without them every line stays what it was */
     private readonly pictures = true,
-  ) {}
+  ) {
+    this.marks = new DesignMarksStore(store);
+  }
 
-  /**
-   * Some of the designs, newest first.
-   * @param search words that their names or their cups' have, each of them
-   */
-  async page(which: { search: string; from: number; limit: number; removed: boolean }): Promise<DesignPage> {
+  /** Some of the designs that fit, in the order asked for. */
+  async page({ from, limit, ...wanted }: DesignsWanted & { from: number; limit: number }): Promise<DesignPage> {
     const stamp = await stampOf(this.store);
-    const found = searchWords(which.search)
-      .split(/\s+/)
-      .filter((word) => word !== '')
-      .reduce(
-        (query, word) => query.where('found_by', 'like', sql<string>`${`%${word.replace(/[\\%_]/g, '\\$&')}%`} escape '\\'`),
-        // What has no name is no design that this program knows; it is listed among what can't be read.
-        this.store
-          .selectFrom('design')
-          .where('removed_at', which.removed ? 'is not' : 'is', null)
-          .where('name', '!=', ''),
-      );
-    const { total } = await found.select(({ fn }) => fn.countAll<number>().as('total')).executeTakeFirstOrThrow();
-    const rows = await found
+    const found = foundDesigns(this.store, wanted);
+    const tagged = found.leftJoin('design_tag', 'design_tag.design_id', 'design.id');
+    const grouped = wanted.order === 'tag';
+    const groups = grouped
+      ? await tagged
+          .groupBy('tag')
+          .select(({ fn }) => ['tag', fn.countAll<number>().as('count')])
+          .orderBy(sql`tag is null`)
+          .orderBy('tag')
+          .execute()
+      : [];
+    const total = grouped ? groups.reduce((sum, { count }) => sum + count, 0) : await countOf(found);
+    const rows = await (grouped ? tagged.orderBy(sql`tag is null`).orderBy('tag') : found)
       .leftJoin('summary', 'summary.design_id', 'design.id')
-      .select(['id', 'name', 'cup', 'latest', 'kept_at', 'revision', 'stamp', 'line', 'level', 'width', 'height'])
-      .orderBy('kept_at', 'desc')
+      .select(['id', 'name', 'cup', 'latest', 'kept_at', 'removed_at', 'archived_at'])
+      .select(['revision', 'stamp', 'line', 'level', 'width', 'height'])
+      .$if(wanted.order === 'name', (query) => query.orderBy(sql`name collate nocase`))
+      .orderBy(wanted.removed ? 'removed_at' : 'kept_at', 'desc')
       .orderBy('id')
-      .limit(which.limit)
-      .offset(which.from)
+      .limit(limit)
+      .offset(from)
       .execute();
+    const tags = await this.marks.of(rows.map(({ id }) => id));
     const designs = rows.map((row): DesignSummary => {
       const { id, name, cup, latest, kept_at: keptAt, revision, line, width, height } = row;
       const at = `${revision}-${encodeURIComponent(row.stamp ?? '')}`;
@@ -58,11 +62,14 @@ export class Summaries {
         picture: width && height ? { src: `/api/designs/${encodeURIComponent(id)}/picture.webp?at=${at}`, width, height } : null,
         // What can't be made is as fresh as it gets.
         fresh: (revision === latest && row.stamp === stamp) || this.queue.hasFailed(id, stateOf(latest, stamp)),
+        tags: [...(tags.get(id) ?? [])],
+        archived: row.archived_at !== null,
+        removedAt: row.removed_at,
       };
     });
     const stale = designs.filter(({ fresh }) => !fresh).map((one) => [one.id, stateOf(one.revision, stamp)] as const);
-    if (this.pictures && !which.removed && stale.length > 0) this.queue.want(new Map(stale));
-    return { total, designs };
+    if (this.pictures && !wanted.removed && stale.length > 0) this.queue.want(new Map(stale));
+    return { total, designs, groups };
   }
 
   /** @throws ProblemError 404 while there is none */
@@ -91,6 +98,9 @@ export class Summaries {
       .execute();
   }
 }
+
+const countOf = async (found: ReturnType<typeof foundDesigns>): Promise<number> =>
+  (await found.select(({ fn }) => fn.countAll<number>().as('total')).executeTakeFirstOrThrow()).total;
 
 /** What a line and a picture are of: a revision, and the workshop as far as plans hang on it. */
 const stateOf = (revision: number, stamp: string): string => `${revision} ${stamp}`;

@@ -11,7 +11,11 @@ export interface Tables {
     cup: Generated<string>;
     /** name and cup as they are searched */
     found_by: Generated<string>;
+    /** since when it stands aside; null while it is among the others */
+    archived_at: string | null;
   };
+  /** words a maker keeps designs in order by; `found_by` as they are searched */
+  design_tag: { design_id: string; tag: string; found_by: string };
   /** versions that two windows disagreed about, which are never thinned */
   held_revision: { design_id: string; number: number };
   /** of a design, what takes work: as it was for that revision, and for what the workshop was like at that stamp */

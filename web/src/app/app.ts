@@ -4,7 +4,11 @@ import { Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/rou
 import type { MatDialogConfig } from '@angular/material/dialog';
 import { temperatureText } from '@aurantia/core';
 import { WorkshopMemory } from './services/workshop';
+import { Notices } from './services/notices';
+import { RoomLight } from './services/room-light';
+import { offerCommands, type Command } from './services/commands';
 import { Icon } from './parts/icons/icon';
+import { BUTTONS } from './parts/buttons';
 
 const places = [
   { path: '/designs', name: 'Designs', key: 'd' },
@@ -15,7 +19,7 @@ const places = [
 /** The frame round every place: header, places, and the keys that work everywhere. */
 @Component({
   selector: 'au-root',
-  imports: [RouterOutlet, RouterLink, RouterLinkActive, Icon],
+  imports: [BUTTONS, RouterOutlet, RouterLink, RouterLinkActive, Icon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './app.html',
   styleUrl: './app.scss',
@@ -25,6 +29,7 @@ export class App {
   private readonly router = inject(Router);
   private readonly injector = inject(Injector);
   private readonly memory = inject(WorkshopMemory);
+  private readonly notices = inject(Notices);
   protected readonly places = places;
   protected readonly room = computed(() => {
     const { celsius, humidity, units } = this.memory.settings();
@@ -34,10 +39,17 @@ export class App {
     const { length, amount } = this.memory.units();
     return `${length === 'mm' ? 'mm' : 'in'} · ${{ ml: 'ml', teaspoon: 'tsp', gram: 'g' }[amount]}`;
   });
+  private readonly light = inject(RoomLight);
   private afterG = false;
 
   constructor() {
+    offerCommands(() => this.commands());
     this.memory.load();
+  }
+
+  protected async openCommands(): Promise<void> {
+    const { CommandDialog } = await import('./places/command-dialog/command-dialog');
+    await this.open(CommandDialog, { width: '560px', maxWidth: '94vw', position: { top: '84px' }, ariaLabel: 'Go to or do' });
   }
 
   protected async openSettings(): Promise<void> {
@@ -48,6 +60,49 @@ export class App {
   protected async openHelp(): Promise<void> {
     const { HelpDialog } = await import('./places/help-dialog/help-dialog');
     await this.open(HelpDialog, { width: '560px', ariaLabel: 'Help and keys' });
+  }
+
+  private commands(): readonly Command[] {
+    const go =
+      (path: string, queryParams = {}) =>
+      () =>
+        void this.router.navigate([path], { queryParams });
+    const evening = this.light.now() === 'evening';
+    return [
+      ...places.map(({ path, name, key }) => ({ group: 'Go to', name, keys: `g ${key}`, run: go(path) })),
+      { group: 'Go to', name: 'Palettes', run: go('/shelf/palettes') },
+      { group: 'Go to', name: 'Recently removed', run: go('/designs', { where: 'removed' }) },
+      { group: 'Go to', name: 'Archived designs', run: go('/designs', { where: 'archive' }) },
+      { group: 'Begin', name: 'A new design', run: () => void this.beginDesign() },
+      { group: 'Begin', name: 'Measure a cup', run: go('/cups', { tape: 'out' }) },
+      { group: 'Begin', name: 'Put a glitter on the shelf', run: go('/shelf', { kind: 'glitter' }) },
+      { group: 'Begin', name: 'Put an ink on the shelf', run: go('/shelf', { kind: 'ink' }) },
+      { group: 'Begin', name: 'Put a resin on the shelf', run: go('/shelf', { kind: 'resin' }) },
+      { group: 'This workshop', name: 'Units, room and schools', run: () => void this.openSettings() },
+      { group: 'This workshop', name: 'Kept safe: backups and what was taken away', run: () => void this.openKeptSafe() },
+      {
+        group: 'This workshop',
+        name: evening ? 'Daylight on this screen' : 'Evening light on this screen',
+        run: () => this.light.choose(evening ? 'day' : 'evening'),
+      },
+      { group: 'This workshop', name: 'Help, keys and words', keys: '?', run: () => void this.openHelp() },
+    ];
+  }
+
+  private async beginDesign(): Promise<void> {
+    const { DesignList } = await import('./services/designs');
+    this.injector
+      .get(DesignList)
+      .begin(this.memory.cups().at(0)?.cup)
+      .subscribe({
+        next: ({ document }) => void this.router.navigate(['/designs', document.id, 'cup']),
+        error: (error: unknown) => this.notices.failed(error),
+      });
+  }
+
+  private async openKeptSafe(): Promise<void> {
+    const { KeptSafeDialog } = await import('./places/kept-safe/kept-safe');
+    await this.open(KeptSafeDialog, { width: '620px', ariaLabel: 'Kept safe' });
   }
 
   /** Dialogs come when the first one is asked for: a first page does without their 8 kB. */
@@ -64,6 +119,10 @@ export class App {
     if (this.afterG && place) void this.router.navigateByUrl(place.path);
     this.afterG = event.key === 'g';
     if (event.key === '?') void this.openHelp();
+    if (event.key === '.') {
+      event.preventDefault();
+      void this.openCommands();
+    }
     if (event.key === '/') {
       const search = document.querySelector<HTMLInputElement>('input[type=search]');
       search?.focus();

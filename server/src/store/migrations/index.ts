@@ -4,6 +4,7 @@ import * as ledger from './2026-11-25-ledger';
 import * as palettes from './2026-11-25-palettes';
 import * as revisions from './2026-11-26-revisions';
 import * as summaries from './2026-11-26-summaries';
+import * as tags from './2026-11-27-tags';
 
 /** In the order of their dates; a landed one is never edited. */
 export const migrations: Record<string, Migration> = {
@@ -12,4 +13,5 @@ export const migrations: Record<string, Migration> = {
   '2026-11-25-palettes': palettes,
   '2026-11-26-revisions': revisions,
   '2026-11-26-summaries': summaries,
+  '2026-11-27-tags': tags,
 };

@@ -26,11 +26,13 @@ import { DocumentHistory } from './document-history';
 import { OpenDesign } from './open-design';
 import { PlannedDocument } from './planned-document';
 import { DesignSession } from './session';
+import { offerCommands, type Command } from '../services/commands';
+import { BUTTONS } from '../parts/buttons';
 
 /** One design, open: the rail of stages, the cup at the left, the stage's work at the right. */
 @Component({
   selector: 'au-workspace',
-  imports: [CupView, MatInput, RouterLink, RouterOutlet],
+  imports: [BUTTONS, CupView, MatInput, RouterLink, RouterOutlet],
   providers: [DocumentHistory, PlannedDocument, Autosave, DesignSession, OpenDesign, AreaMoves],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './workspace.html',
@@ -138,9 +140,27 @@ export class Workspace {
   });
 
   constructor() {
+    offerCommands(() => this.commands());
     const title = inject(Title);
     effect(() => this.session.open(this.id()));
     effect(() => title.setTitle(`${this.session.document()?.name ?? 'Design'} · Aurantia`));
+  }
+
+  private commands(): readonly Command[] {
+    const { session, router } = this;
+    if (!session.document()) return [];
+    const group = 'This design';
+    return [
+      ...this.rail().map(({ path, name, line }) => ({
+        group,
+        name: `${name}: ${line}`,
+        run: () => void router.navigate(['/designs', this.id(), path]),
+      })),
+      ...(session.canUndo() ? [{ group, name: 'Undo', keys: 'Ctrl Z', run: () => session.undo() }] : []),
+      ...(session.canRedo() ? [{ group, name: 'Redo', keys: 'Ctrl Shift Z', run: () => session.redo() }] : []),
+      { group, name: 'History: what it was before', run: () => void this.openHistory() },
+      { group, name: 'The card as a PDF', run: () => window.open(`/api/designs/${encodeURIComponent(this.id())}/card.pdf`) },
+    ];
   }
 
   protected rename(field: HTMLInputElement): void {

@@ -1,12 +1,51 @@
 import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
-import { designPageSchema, designSchema, MOST_A_PAGE, type Design, type DesignPage, type DesignSummary } from '@aurantia/core';
-import { map, tap, type Observable } from 'rxjs';
+import {
+  designMarksSchema,
+  designPageSchema,
+  designSchema,
+  momentsOf,
+  MOST_A_PAGE,
+  startingCup,
+  startingDesign,
+  tagsSchema,
+  type Cup,
+  type Design,
+  type DesignMarks,
+  type DesignPage,
+  type DesignSummary,
+  type TagCount,
+} from '@aurantia/core';
+import { map, switchMap, tap, type Observable } from 'rxjs';
+import { v7 } from 'uuid';
 import * as z from 'zod';
 import { Api } from './api';
 import { Notices } from './notices';
 
 export const keptDesignSchema = z.object({ document: designSchema, revision: z.int(), keptAt: z.string() });
 export type KeptDesign = z.infer<typeof keptDesignSchema>;
+
+/** What is looked for among the designs; null where it doesn't matter. */
+export interface DesignsWanted {
+  readonly search: string;
+  readonly tag: string | null;
+  readonly level: DesignSummary['level'];
+  readonly since: string | null;
+  readonly before: string | null;
+  /** on the table, set aside, or removed */
+  readonly where: 'table' | 'archive' | 'removed';
+  readonly order: 'newest' | 'name' | 'tag';
+}
+
+/** All that is on the table, newest first. */
+export const ALL_DESIGNS: DesignsWanted = {
+  search: '',
+  tag: null,
+  level: null,
+  since: null,
+  before: null,
+  where: 'table',
+  order: 'newest',
+};
 
 const PAGE = MOST_A_PAGE;
 /** ms until what isn't fresh yet is asked for again, and how often that is done. */
@@ -18,7 +57,10 @@ export class DesignList {
   private readonly api = inject(Api);
   private readonly notices = inject(Notices);
 
-  readonly search = signal('');
+  readonly wanted = signal(ALL_DESIGNS);
+  /** tags in use; their number by tag stands in `groups` while the list is in their order */
+  readonly tags = signal<readonly TagCount[]>([]);
+  readonly groups = signal<DesignPage['groups']>([]);
   /** null until the first page came, and while it is of another search */
   readonly total = signal<number | null>(null);
   private readonly pages = signal<ReadonlyMap<number, readonly DesignSummary[]>>(new Map());
@@ -30,30 +72,30 @@ export class DesignList {
   );
   private timer: ReturnType<typeof setTimeout> | undefined;
 
-  /** Looks for designs by words of their names and cups; all of them for no word. */
-  look(search: string): void {
-    this.search.set(search);
+  /** Looks for designs by what is wanted now, changed in one thing or another. */
+  look(change: Partial<DesignsWanted> = {}): void {
+    this.wanted.update((wanted) => ({ ...wanted, ...change }));
     this.asked.clear();
     clearTimeout(this.timer);
-    this.ask(0, search, true);
+    this.ask(0, this.wanted(), true);
   }
 
   /** Shown from now on, until the view is left: a save that ends meanwhile is seen at once. */
   show(left: DestroyRef): void {
     this.shownBy += 1;
     left.onDestroy(() => (this.shownBy -= 1));
-    this.look('');
+    this.look(ALL_DESIGNS);
   }
 
   /** A design was kept: it is the newest now. */
   changed(): void {
-    if (this.shownBy > 0) this.look(this.search());
+    if (this.shownBy > 0) this.look();
   }
 
   /** Sees to it that what stands from one place to another is here. */
   need(first: number, last: number): void {
     for (let page = Math.floor(first / PAGE); page * PAGE <= last; page += 1)
-      if (!this.asked.has(page)) this.ask(page, this.search());
+      if (!this.asked.has(page)) this.ask(page, this.wanted());
   }
 
   whole(id: string): Observable<KeptDesign> {
@@ -61,12 +103,22 @@ export class DesignList {
   }
 
   create(document: Design): Observable<KeptDesign> {
-    return this.api.post('designs', document, keptDesignSchema).pipe(tap(() => this.look(this.search())));
+    return this.api.post('designs', document, keptDesignSchema).pipe(tap(() => this.look()));
+  }
+
+  /** A new design on a cup, under a name that none has yet. */
+  begin(cup: Cup = startingCup): Observable<KeptDesign> {
+    return this.freeName('New design').pipe(switchMap((name) => this.create(startingDesign(v7(), name, cup))));
+  }
+
+  /** The first of those that have words in their names, cups or tags. */
+  named(search: string): Observable<readonly DesignSummary[]> {
+    return this.page(0, { ...ALL_DESIGNS, search }).pipe(map(({ designs }) => designs));
   }
 
   /** A name that no design has yet: “New design”, “New design 2”… */
   freeName(name: string): Observable<string> {
-    return this.page(0, name).pipe(
+    return this.page(0, { ...ALL_DESIGNS, search: name }).pipe(
       map(({ designs }) => {
         const names = new Set(designs.map((one) => one.name));
         for (let number = 1; ; number += 1) {
@@ -79,51 +131,81 @@ export class DesignList {
 
   /** Takes a design file's parsed JSON; the memory checks it and names what is wrong. */
   importFile(file: unknown): Observable<KeptDesign> {
-    return this.api.post('designs/import', file, keptDesignSchema).pipe(tap(() => this.look(this.search())));
+    return this.api.post('designs/import', file, keptDesignSchema).pipe(tap(() => this.look()));
   }
 
   remove({ id, name }: DesignSummary): void {
     const path = `designs/${encodeURIComponent(id)}`;
     this.api.remove(path).subscribe({
       next: () => {
-        this.look(this.search());
-        this.notices.undoable(`${name} is removed.`, () => {
-          this.api
-            .post(`${path}/restore`, {}, keptDesignSchema)
-            .subscribe({ next: () => this.look(this.search()), error: (error: unknown) => this.notices.failed(error) });
-        });
+        this.look();
+        this.notices.undoable(`${name} is removed.`, () => this.bringBack(id));
       },
       error: (error: unknown) => this.notices.failed(error),
     });
   }
 
-  private page(page: number, search: string): Observable<DesignPage> {
-    const query = new URLSearchParams({ search, from: `${page * PAGE}`, limit: `${PAGE}` });
-    return this.api.get(`designs?${query.toString()}`, designPageSchema);
+  bringBack(id: string): void {
+    this.api.post(`designs/${encodeURIComponent(id)}/restore`, {}, keptDesignSchema).subscribe({
+      next: () => this.look(),
+      error: (error: unknown) => this.notices.failed(error),
+    });
   }
 
-  private ask(page: number, search: string, anew = false, times = 0): void {
+  /** Keeps a design in order among others: its tags, and whether it stands aside. */
+  mark({ id, tags, archived }: DesignSummary, change: Partial<DesignMarks>): void {
+    const path = `designs/${encodeURIComponent(id)}/marks`;
+    this.api.put(path, { tags, archived, ...change }, designMarksSchema).subscribe({
+      next: () => {
+        this.look();
+        this.loadTags();
+      },
+      error: (error: unknown) => this.notices.failed(error),
+    });
+  }
+
+  loadTags(): void {
+    this.api.get('designs/tags', tagsSchema).subscribe({
+      next: (tags) => this.tags.set(tags),
+      error: (error: unknown) => this.notices.failed(error),
+    });
+  }
+
+  private page(page: number, { where, ...wanted }: DesignsWanted): Observable<DesignPage> {
+    const query = new URLSearchParams({ from: `${page * PAGE}`, limit: `${PAGE}` });
+    for (const [name, value] of Object.entries(wanted)) if (value !== null) query.set(name, value);
+    if (where === 'archive') query.set('archived', 'true');
+    // Home shows what was removed lately; the rest is under “Kept safe”.
+    if (where === 'removed' && wanted.since === null && wanted.before === null) {
+      const { since } = momentsOf('month', new Date());
+      if (since) query.set('since', since);
+    }
+    return this.api.get(`designs${where === 'removed' ? '/removed' : ''}?${query.toString()}`, designPageSchema);
+  }
+
+  private ask(page: number, wanted: DesignsWanted, anew = false, times = 0): void {
     this.asked.add(page);
-    this.page(page, search).subscribe({
-      next: ({ total, designs }) => {
-        if (search !== this.search()) return;
+    this.page(page, wanted).subscribe({
+      next: ({ total, designs, groups }) => {
+        if (wanted !== this.wanted()) return;
+        this.groups.set(groups);
         this.total.set(total);
         this.pages.update((pages) => new Map([...(anew ? [] : pages), [page, designs]]));
-        if (designs.some(({ fresh }) => !fresh) && times < AGAIN.times) this.askAgain(page, search, times);
+        if (designs.some(({ fresh }) => !fresh) && times < AGAIN.times) this.askAgain(page, wanted, times);
       },
       error: (error: unknown) => {
         this.asked.delete(page);
-        this.notices.failed(error, () => this.ask(page, search, anew));
+        this.notices.failed(error, () => this.ask(page, wanted, anew));
       },
     });
   }
 
   /** Lines and pictures are got ready aside: what isn't is asked for again, each time a little later. */
-  private askAgain(page: number, search: string, times: number): void {
+  private askAgain(page: number, wanted: DesignsWanted, times: number): void {
     clearTimeout(this.timer);
     this.timer = setTimeout(
       () => {
-        if (search === this.search()) this.ask(page, search, false, times + 1);
+        if (wanted === this.wanted()) this.ask(page, wanted, false, times + 1);
       },
       Math.min(AGAIN.most, AGAIN.first * 1.4 ** times),
     );

@@ -10,11 +10,13 @@ import { LayOutPane } from './lay-out-pane/lay-out-pane';
 import { SectionsTool, type SectionsAsked } from './sections-tool/sections-tool';
 import { TemplatesPane } from './templates-pane/templates-pane';
 import { Tip } from '../../parts/tip';
+import { BUTTONS } from '../../parts/buttons';
+import { TABS } from '../../parts/tabs/tabs';
 
 /** Splits the cup into areas, and gives the sheets to cut them by. */
 @Component({
   selector: 'au-areas-stage',
-  imports: [DecalPlanner, LayOutPane, SectionsTool, TemplatesPane, Unfetched, Tip],
+  imports: [BUTTONS, TABS, DecalPlanner, LayOutPane, SectionsTool, TemplatesPane, Unfetched, Tip],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './areas-stage.html',
   styleUrl: './areas-stage.scss',

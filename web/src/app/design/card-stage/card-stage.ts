@@ -3,11 +3,12 @@ import { cardOf } from '@aurantia/core';
 import { CupFigure } from '../../parts/cup-view/cup-figure';
 import { WorkshopMemory } from '../../services/workshop';
 import { OpenDesign } from '../open-design';
+import { BUTTONS } from '../../parts/buttons';
 
 /** The recipe on one page, as it prints: someone else can make the cup from it. */
 @Component({
   selector: 'au-card-stage',
-  imports: [CupFigure],
+  imports: [BUTTONS, CupFigure],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './card-stage.html',
   styleUrl: './card-stage.scss',

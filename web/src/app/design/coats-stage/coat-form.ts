@@ -4,11 +4,12 @@ import { NumberField } from '../../parts/fields/number-field';
 import { JarField } from '../../parts/jar-finder/jar-field';
 import { Tick } from '../../parts/fields/tick';
 import { TextField } from '../../parts/fields/text-field';
+import { Chips, type Chip } from '../../parts/chips/chips';
 
 /** What can be set on a coat: where it goes, what is used, how thick or how often. */
 @Component({
   selector: 'au-coat-form',
-  imports: [NumberField, JarField, Tick, TextField],
+  imports: [Chips, NumberField, JarField, Tick, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './coat-form.html',
   styleUrl: './coat-form.scss',
@@ -33,13 +34,12 @@ export class CoatForm {
       wanted.push({ field: 'resin', label: 'Resin', kind: 'resin', now: coat.resin });
     return wanted;
   });
-  protected readonly places = computed(() => {
+  protected readonly places = computed<readonly Chip<AreaId | 'all'>[] | null>(() => {
     const coat = this.coat();
     if (!('on' in coat)) return null;
-    return {
-      all: coat.on === 'all',
-      areas: this.design().areas.map(({ id, name }) => ({ id, name, on: coat.on === 'all' || coat.on.includes(id) })),
-    };
+    const { on } = coat;
+    const areas = this.design().areas.map(({ id, name }) => ({ id, name, on: on !== 'all' && on.includes(id) }));
+    return [{ id: 'all', name: 'The whole cup', on: on === 'all' }, ...areas];
   });
 
   protected readonly fadesBase = computed(() => this.design().fades.some(({ stops }) => stops.some(({ base }) => base !== null)));
@@ -59,13 +59,10 @@ export class CoatForm {
     return refused?.field === field ? refused.sentence : null;
   }
 
-  protected everywhere(): void {
-    this.set('on', 'all');
-  }
-
-  protected place(id: AreaId): void {
+  protected place(id: AreaId | 'all'): void {
     const coat = this.coat();
     if (!('on' in coat)) return;
+    if (id === 'all') return this.set('on', 'all');
     const all = this.design().areas.map((area) => area.id);
     const now = coat.on === 'all' ? [] : coat.on;
     const next = now.includes(id) ? now.filter((one) => one !== id) : all.filter((one) => one === id || now.includes(one));

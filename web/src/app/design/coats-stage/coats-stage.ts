@@ -26,11 +26,13 @@ import { CoatAmounts } from '../coat-amounts/coat-amounts';
 import { CoatForm } from './coat-form';
 import { Icon } from '../../parts/icons/icon';
 import { TypicalOffer } from '../../parts/typical-offer/typical-offer';
+import { PANELS } from '../../parts/panels';
+import { BUTTONS } from '../../parts/buttons';
 
 /** The coats in order: dragged, moved by keys, opened to be set; each says what it needs and waits for. */
 @Component({
   selector: 'au-coats-stage',
-  imports: [DragDropModule, MatMenuModule, CoatForm, CoatAmounts, FindingNote, MinutesPipe, Icon, TypicalOffer],
+  imports: [BUTTONS, PANELS, DragDropModule, MatMenuModule, CoatForm, CoatAmounts, FindingNote, MinutesPipe, Icon, TypicalOffer],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './coats-stage.html',
   styleUrl: './coats-stage.scss',
@@ -108,7 +110,8 @@ export class CoatsStage {
     this.host.nativeElement.querySelector<HTMLElement>(`[data-coat="${id}"]`)?.focus();
   }
 
-  protected toggle(id: string): void {
-    this.open.update((open) => (open === id ? null : id));
+  /** A panel that is taken out says so too; the one opened meanwhile stays. */
+  protected closed(id: string): void {
+    this.open.update((open) => (open === id ? null : open));
   }
 }

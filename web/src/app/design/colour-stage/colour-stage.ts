@@ -1,7 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
-import { colourBefore, withParts, withSectionsInOrder, withSectionsWeighed, type FoundMix } from '@aurantia/core';
+import {
+  areaText,
+  colourBefore,
+  spanText,
+  withParts,
+  withSectionsInOrder,
+  withSectionsWeighed,
+  type FoundMix,
+} from '@aurantia/core';
 import { sectionsWithBlends } from '@aurantia/core/ring';
-import { AreaPipe, SpanPipe } from '../../parts/fields/unit-pipes';
 import { areaSwatch } from '../../parts/area-swatch';
 import { Unfetched } from '../../parts/unfetched/unfetched';
 import { Notices } from '../../services/notices';
@@ -16,6 +23,8 @@ import { FadePane } from './fade/fade-pane';
 import { FindMix } from './find-mix/find-mix';
 import { HeldByGlue } from './held-by-glue/held-by-glue';
 import { RingOrder } from './ring-order/ring-order';
+import { Chips } from '../../parts/chips/chips';
+import { TABS } from '../../parts/tabs/tabs';
 
 const tabs = [
   { tab: 'blend', name: 'Blend' },
@@ -29,19 +38,7 @@ const tabs = [
 /** A blend for each area: what is measured, what faces you, how it looks over this base and others. */
 @Component({
   selector: 'au-colour-stage',
-  imports: [
-    BeginFade,
-    BlendLooks,
-    BlendPane,
-    CompareBlends,
-    FadePane,
-    FindMix,
-    HeldByGlue,
-    RingOrder,
-    Unfetched,
-    AreaPipe,
-    SpanPipe,
-  ],
+  imports: [Chips, TABS, BeginFade, BlendLooks, BlendPane, CompareBlends, FadePane, FindMix, HeldByGlue, RingOrder, Unfetched],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './colour-stage.html',
   styleUrl: './colour-stage.scss',
@@ -70,7 +67,18 @@ export class ColourStage {
       return this.fade() === null;
     }),
   );
-  protected readonly swatch = (area: string): string => areaSwatch(this.plan(), area);
+  protected readonly chips = computed(() =>
+    this.plan().areas.areas.map((one) => ({
+      id: one.id,
+      name: one.name,
+      colour: areaSwatch(this.plan(), one.id),
+      says: [
+        ...(one.from !== null && one.to !== null ? [spanText(one.from, one.to, this.memory.units())] : []),
+        areaText(one.area, this.memory.units()),
+      ].join(' · '),
+      on: one.id === this.chosen(),
+    })),
+  );
   protected readonly area = computed(() => this.plan().areas.areas.find(({ id }) => id === this.chosen()) ?? null);
   protected readonly blend = computed(() => this.plan().blends.find((blend) => blend.area === this.chosen()) ?? null);
   protected readonly fade = computed(() => this.design().fades.find(({ area }) => area === this.chosen()) ?? null);

@@ -7,24 +7,25 @@ import { Notices } from '../../services/notices';
 import { WorkshopMemory } from '../../services/workshop';
 import { OpenDesign } from '../open-design';
 import { DesignSession } from '../session';
+import { BUTTONS } from '../../parts/buttons';
 
 /** Which cup: one that was measured before, or this one, measured now. */
 @Component({
   selector: 'au-cup-stage',
-  imports: [CupSheet, AreaPipe],
+  imports: [BUTTONS, CupSheet, AreaPipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2>Which cup is it?</h2>
     <div class="known" role="group" aria-label="Cups measured before">
       @for (one of cups(); track one.id) {
-        <button type="button" class="plain" [class.on]="one.cup.name === design().cup.name" (click)="take(one.cup)">
+        <button type="button" matButton="outlined" [class.on]="one.cup.name === design().cup.name" (click)="take(one.cup)">
           {{ one.cup.name }}
         </button>
       }
     </div>
     <au-cup-sheet [cup]="design().cup" [refused]="refused()" (cupChange)="take($event)" />
     @if (tried(); as other) {
-      <button type="button" class="plain" (click)="fit(other)">Fit the areas to {{ other.name }}</button>
+      <button type="button" matButton="outlined" (click)="fit(other)">Fit the areas to {{ other.name }}</button>
     }
     <dl class="figure-row">
       <div>
@@ -46,7 +47,7 @@ import { DesignSession } from '../session';
     </dl>
     <p class="soft">{{ plausible() }}</p>
     @if (!keptAlready()) {
-      <button type="button" class="plain" (click)="keep()">Keep this cup for other designs</button>
+      <button type="button" matButton="outlined" (click)="keep()">Keep this cup for other designs</button>
     }
   `,
   styles: `

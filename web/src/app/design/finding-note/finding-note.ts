@@ -1,10 +1,12 @@
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
 import type { Finding } from '@aurantia/core';
 import { DesignSession } from '../session';
+import { BUTTONS } from '../../parts/buttons';
 
 /** A finding beside what it is about: what, why, and the fix as one press. */
 @Component({
   selector: 'au-finding',
+  imports: [BUTTONS],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div [class]="'note ' + finding().level">
@@ -12,7 +14,7 @@ import { DesignSession } from '../session';
         <span class="level">{{ words[finding().level] }}</span> <b>{{ finding().says }}</b> {{ finding().why }}
       </p>
       @if (finding().fix; as fix) {
-        <button type="button" class="plain" (click)="session.fix(fix)">{{ fix.label }}</button>
+        <button type="button" matButton="outlined" (click)="session.fix(fix)">{{ fix.label }}</button>
       }
     </div>
   `,
@@ -42,7 +44,7 @@ import { DesignSession } from '../session';
     }
     .look {
       background: var(--warn-wash);
-      border-color: #d69a00;
+      border-color: var(--warn-mark);
     }
     .look .level {
       color: var(--warn);

@@ -19,6 +19,7 @@ import { DesignList, keptDesignSchema, type KeptDesign } from '../../services/de
 import { Notices } from '../../services/notices';
 import { WorkshopMemory } from '../../services/workshop';
 import { DesignSession } from '../session';
+import { BUTTONS } from '../../parts/buttons';
 
 /** Revisions fetched at a time. */
 const STRETCH = 20;
@@ -26,7 +27,7 @@ const STRETCH = 20;
 /** What the open design was before: every revision that stayed, what changed in it, and the way back to it. */
 @Component({
   selector: 'au-history-dialog',
-  imports: [CupFigure, MatDialogModule],
+  imports: [BUTTONS, CupFigure, MatDialogModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './history-dialog.html',
   styleUrl: './history-dialog.scss',

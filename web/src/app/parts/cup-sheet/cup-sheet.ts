@@ -21,11 +21,13 @@ import { Pick } from '../fields/pick';
 import { TapeDrawing } from './tape-drawing';
 import { Tick } from '../fields/tick';
 import { TextField } from '../fields/text-field';
+import { BUTTONS } from '../buttons';
+import { Chips } from '../chips/chips';
 
 /** The measuring sheet: what the tape reads at two to six heights. A faulty reading gets its sentence; the cup stays. */
 @Component({
   selector: 'au-cup-sheet',
-  imports: [NumberField, Pick, TapeDrawing, Tick, TextField],
+  imports: [BUTTONS, Chips, NumberField, Pick, TapeDrawing, Tick, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cup-sheet.html',
   styleUrl: './cup-sheet.scss',
@@ -36,9 +38,11 @@ export class CupSheet {
   readonly refused = input<string | null>(null);
   readonly cupChange = output<Cup>();
 
-  protected readonly shapes = cupShapes.map((shape) => ({ shape, name: cupKinds[shape].name }));
   protected readonly materials = cupMaterials.map((material) => ({ value: material, name: material }));
   protected readonly draft = linkedSignal(this.cup);
+  protected readonly shapes = computed(() =>
+    cupShapes.map((shape) => ({ id: shape, name: cupKinds[shape].name, on: shape === this.draft().shape })),
+  );
   protected readonly hint = computed(() => cupKinds[this.draft().shape].hint);
   protected readonly faults = computed<readonly Fault[]>(() => {
     const read = cupSchema.safeParse(this.draft());

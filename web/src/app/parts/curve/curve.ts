@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, DestroyRef, effect, ElementRef, inject, input, viewChild } from '@angular/core';
 import { Chart, Filler, LinearScale, LineController, LineElement, PointElement } from 'chart.js';
+import { RoomLight } from '../../services/room-light';
 
 Chart.register(Filler, LinearScale, LineController, LineElement, PointElement);
 
@@ -18,8 +19,12 @@ export interface Curve {
   readonly marks: readonly (CurvePoint & { readonly name: string })[];
   /** how a figure of each axis reads */
   readonly told: { readonly x: (value: number) => string; readonly y: (value: number) => string };
+  /** the same along the upper axis, where there is less room for words */
+  readonly axis?: { readonly y: (value: number) => string };
   /** where the upper axis ends; null for wherever the curve does */
   readonly top: number | null;
+  /** a height that means something, drawn across */
+  readonly limit?: { readonly y: number; readonly name: string };
   /** straight up and down between points, as a count goes */
   readonly steps: boolean;
 }
@@ -39,6 +44,11 @@ const ROWS = 8;
         <li>
           <svg viewBox="-6 -6 12 12"><path [attr.d]="outlines[at % outlines.length]" /></svg>
           {{ mark.name }}: {{ curve().told.x(mark.x) }}, {{ curve().told.y(mark.y) }}
+        </li>
+      }
+      @if (curve().limit; as limit) {
+        <li>
+          <svg viewBox="-6 -6 12 12"><path d="M-6-1h5v2h-5zM1-1h5v2h-5z" /></svg> {{ limit.name }}
         </li>
       }
     </ul>
@@ -102,7 +112,11 @@ export class CurveChart {
   private chart: Chart<'line', CurvePoint[]> | null = null;
 
   constructor() {
-    effect(() => this.draw(this.curve()));
+    const light = inject(RoomLight);
+    effect(() => {
+      light.now();
+      this.draw(this.curve());
+    });
     inject(DestroyRef).onDestroy(() => this.chart?.destroy());
   }
 
@@ -112,7 +126,7 @@ export class CurveChart {
     return points.filter((_, i) => i % every === 0 || i === points.length - 1);
   }
 
-  private draw({ along, up, points, marks, told, top, steps }: Curve): void {
+  private draw({ along, up, points, marks, told, axis: short, top, steps, limit }: Curve): void {
     const token = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
     const [peel, wash, soft, line, sheet] = ['--peel', '--peel-wash', '--soft', '--line', '--sheet'].map(token);
     const axis = (title: string, tell: (value: number) => string, max?: number) => ({
@@ -141,6 +155,9 @@ export class CurveChart {
         stepped: steps,
         order: marks.length,
       },
+      ...(limit
+        ? [{ data: across(points, limit.y), borderColor: soft, borderDash: [5, 4], pointRadius: 0, borderWidth: 1.5 }]
+        : []),
       ...marks.map(({ x, y }, i) => ({
         data: [{ x, y }],
         backgroundColor: peel,
@@ -154,7 +171,7 @@ export class CurveChart {
     ];
     const scales = {
       x: { ...axis(along, told.x), max: points.at(-1)?.x, min: points.at(0)?.x },
-      y: axis(up, told.y, top ?? undefined),
+      y: axis(up, short?.y ?? told.y, top ?? undefined),
     };
     this.chart?.destroy();
     this.chart = new Chart<'line', CurvePoint[]>(this.canvas().nativeElement, {
@@ -164,3 +181,6 @@ export class CurveChart {
     });
   }
 }
+
+const across = (points: readonly CurvePoint[], y: number): CurvePoint[] =>
+  [points.at(0), points.at(-1)].flatMap((end) => (end ? [{ x: end.x, y }] : []));

@@ -38,7 +38,7 @@ import { Icon } from '../icons/icon';
       display: inline-flex;
       align-items: stretch;
       height: 32px;
-      border: 1px solid #dccbb3;
+      border: 1px solid var(--field-edge);
       border-radius: 7px;
       background: var(--sheet);
     }

@@ -5,12 +5,14 @@ import {
   mdiArrowDown,
   mdiArrowUp,
   mdiClose,
+  mdiCupOutline,
   mdiDotsHorizontal,
   mdiDragHorizontalVariant,
   mdiHelp,
   mdiMagnify,
   mdiMinus,
   mdiPlus,
+  mdiTagOutline,
 } from '@mdi/js';
 
 /** Every picture that stands for a deed, by what it does. */
@@ -24,6 +26,8 @@ const paths = {
   help: mdiHelp,
   find: mdiMagnify,
   menu: mdiDotsHorizontal,
+  cup: mdiCupOutline,
+  name: mdiTagOutline,
 };
 export type IconName = keyof typeof paths;
 

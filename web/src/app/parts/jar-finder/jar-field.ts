@@ -3,20 +3,21 @@ import { colourOf, groupOf, type ShelfKind } from '@aurantia/core';
 import { WorkshopMemory } from '../../services/workshop';
 import { MaterialGlyph } from '../glyphs/material-glyph';
 import { JarFinding } from './jar-finding';
+import { BUTTONS } from '../buttons';
 
 let made = 0;
 
 /** Which jar: its name, and a press to choose another. */
 @Component({
   selector: 'au-jar',
-  imports: [MaterialGlyph],
+  imports: [BUTTONS, MaterialGlyph],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="field">
       <span [id]="id">{{ label() }}</span>
       <button
         type="button"
-        class="plain"
+        matButton="outlined"
         [attr.aria-labelledby]="id + ' ' + id + 'now'"
         aria-haspopup="dialog"
         (click)="choose()"

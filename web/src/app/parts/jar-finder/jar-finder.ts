@@ -24,6 +24,7 @@ import { MaterialGlyph } from '../glyphs/material-glyph';
 import { Icon } from '../icons/icon';
 import { LongList } from '../long-list/long-list';
 import { TypicalOffer } from '../typical-offer/typical-offer';
+import { BUTTONS } from '../buttons';
 
 /** What a jar is wanted for. */
 export interface JarWish {
@@ -49,6 +50,7 @@ const kindNames: Readonly<Record<ShelfKind, string>> = {
 @Component({
   selector: 'au-jar-finder',
   imports: [
+    BUTTONS,
     CdkVirtualScrollableElement,
     ColourDot,
     Icon,

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, type ElementRef, output, 
 import { balanced, PatchError, type KnownPatch } from '@aurantia/core';
 import { PhotoError, readPhoto, meanColour } from './read-photo';
 import { FileField } from '../fields/file-field';
+import { BUTTONS } from '../buttons';
 
 /** What a patch of the photo that is known really is. */
 const CARDS = [
@@ -18,7 +19,7 @@ export interface LookedAt {
 /** A colour picked out of a photo, set right by a white or grey card in the same picture. */
 @Component({
   selector: 'au-photo-colour',
-  imports: [FileField],
+  imports: [BUTTONS, FileField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './photo-colour.html',
   styleUrl: './photo-colour.scss',

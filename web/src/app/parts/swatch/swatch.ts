@@ -9,7 +9,7 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
-import { fieldPlanOf, flatLight, litField, type FlakeField, type Plan } from '@aurantia/core';
+import { bareFieldPlanOf, fieldPlanOf, flatLight, litField, type FlakeField, type Plan } from '@aurantia/core';
 import type { Subscription } from 'rxjs';
 import { Flakes } from '../../services/flakes';
 import { Notices } from '../../services/notices';
@@ -53,6 +53,8 @@ export class Swatch {
   readonly plan = input.required<Plan>();
   readonly area = input.required<string>();
   readonly label = input.required<string>();
+  /** as it comes out in the end, or as its last glitter lies before any ink goes over it */
+  readonly finished = input(true);
   protected readonly dots = SWATCH_SIDE * GRAIN;
   /** the picture that was dropped, with what was counted on it */
   readonly dropped = output<FlakeField>();
@@ -66,7 +68,7 @@ export class Swatch {
     effect((onCleanup) => {
       const request = {
         what: 'swatch' as const,
-        plan: fieldPlanOf(this.plan()),
+        plan: this.finished() ? fieldPlanOf(this.plan()) : bareFieldPlanOf(this.plan()),
         area: this.area(),
         side: SWATCH_SIDE,
         pixelsPerMm: GRAIN,

@@ -1,13 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { ShelfKind } from '@aurantia/core';
 import { WorkshopMemory } from '../../services/workshop';
+import { BUTTONS } from '../buttons';
 
 /** Offers made-up materials to begin with, of all kinds or of some. */
 @Component({
   selector: 'au-typical-offer',
+  imports: [BUTTONS],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <button type="button" class="plain" [disabled]="memory.bringing()" (click)="memory.putTypical(kinds())">
+    <button type="button" matButton="outlined" [disabled]="memory.bringing()" (click)="memory.putTypical(kinds())">
       {{ label() }}
     </button>
     <p class="soft">{{ says() }}</p>

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
 import { MatMenuModule } from '@angular/material/menu';
 import { countText, planOf, startingDesign, typicalCups, volumeCheck, type Cup } from '@aurantia/core';
 import { cupsCsv, cupsJson, readCups } from '@aurantia/core/cups-file';
@@ -12,11 +12,12 @@ import { saveText } from '../../services/save-file';
 import { WorkshopMemory } from '../../services/workshop';
 import { MeasuringWizard } from './measuring-wizard';
 import { FileField } from '../../parts/fields/file-field';
+import { BUTTONS } from '../../parts/buttons';
 
 /** The cups that were measured, side by side at one scale, and the measuring sheet. */
 @Component({
   selector: 'au-cups-place',
-  imports: [MatMenuModule, CupFigure, CupSheet, MeasuringWizard, AreaPipe, LengthPipe, FileField],
+  imports: [BUTTONS, MatMenuModule, CupFigure, CupSheet, MeasuringWizard, AreaPipe, LengthPipe, FileField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cups-place.html',
   styleUrl: './cups-place.scss',
@@ -24,8 +25,11 @@ import { FileField } from '../../parts/fields/file-field';
 export class CupsPlace {
   private readonly memory = inject(WorkshopMemory);
   private readonly notices = inject(Notices);
-  private readonly picked = signal<string | null>(null);
-  protected readonly measuring = signal(false);
+  /** from the address: which cup, or that one is to be measured */
+  readonly cup = input<string>();
+  readonly tape = input<string>();
+  private readonly picked = linkedSignal<string | null>(() => this.cup() ?? null);
+  protected readonly measuring = linkedSignal(() => this.tape() !== undefined);
   protected readonly faults = signal<readonly string[]>([]);
   protected readonly library = typicalCups;
   protected readonly loaded = this.memory.loaded;

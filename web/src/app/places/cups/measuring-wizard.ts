@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, ChangeDetectorRef, Component, computed, inject, output, signal } from '@angular/core';
 import {
   cupKinds,
   cupSchema,
@@ -19,11 +19,14 @@ import {
 import { TapeDrawing } from '../../parts/cup-sheet/tape-drawing';
 import { NumberField } from '../../parts/fields/number-field';
 import { TextField } from '../../parts/fields/text-field';
+import { STEPS } from '../../parts/steps';
+import { Icon } from '../../parts/icons/icon';
+import { BUTTONS } from '../../parts/buttons';
 
 /** Takes a maker round a cup with the tape, one reading after the other, and keeps nothing before the end. */
 @Component({
   selector: 'au-measuring-wizard',
-  imports: [NumberField, TapeDrawing, TextField],
+  imports: [BUTTONS, STEPS, Icon, NumberField, TapeDrawing, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './measuring-wizard.html',
   styleUrl: './measuring-wizard.scss',
@@ -31,6 +34,7 @@ import { TextField } from '../../parts/fields/text-field';
 export class MeasuringWizard {
   readonly measured = output<Cup>();
   readonly closed = output();
+  private readonly changes = inject(ChangeDetectorRef);
 
   protected readonly cup = signal<Cup>(startingCup);
   /** 0 the kind, then a step a reading, then the rest */
@@ -43,22 +47,13 @@ export class MeasuringWizard {
   }));
   protected readonly steps = computed(() => measuringSteps(this.cup().shape, this.cup().stations.length));
   protected readonly last = computed(() => this.steps().length + 1);
-  protected readonly index = computed(() => this.step() - 1);
-  protected readonly reading = computed(() => this.steps().at(this.index()) ?? null);
-  protected readonly station = computed<Station>(
-    () => this.cup().stations[Math.min(this.index(), this.cup().stations.length - 1)],
-  );
+  /** the furthest step that was come to: what lies before can be gone back to, what lies behind can't be skipped to */
+  protected readonly reached = signal(0);
+  /** the reading in hand, for the drawing */
+  protected readonly index = computed(() => (this.step() > 0 && this.step() < this.last() ? this.step() - 1 : null));
   private readonly faults = computed(() => {
     const read = cupSchema.safeParse(this.cup());
     return read.success ? [] : faultsOf(read.error);
-  });
-  /** the first reading that looks wrong among those taken so far */
-  protected readonly wrong = computed(() => {
-    const taken = this.faults().filter(({ path }) => {
-      const [, at] = /^stations\[(\d+)\]/.exec(path) ?? [];
-      return this.step() === this.last() || (at !== undefined && Number(at) <= this.index());
-    });
-    return taken.at(0)?.sentence ?? null;
   });
   protected readonly plausible = computed(() => volumeCheck(enclosedVolume(this.cup().stations), this.cup().volume));
 
@@ -67,11 +62,28 @@ export class MeasuringWizard {
     const stations = known?.stations ?? stationsForShape(startingCup.stations, shape);
     const cup: Cup = { ...startingCup, shape, lipStrip: known?.lipStrip ?? startingCup.lipStrip, stations: [...stations] };
     this.cup.set({ ...cup, handle: shape === 'mug' ? startingHandle(cup) : null });
-    this.step.set(1);
+    this.reached.set(0);
+    this.come(1);
   }
 
-  protected read(change: Partial<Station>): void {
-    this.cup.set(withReading(this.cup(), this.index(), change));
+  private come(step: number): void {
+    this.reached.update((reached) => Math.max(reached, step));
+    // A stepper goes only to a step it has, past steps it knows to be done: it is told so first.
+    this.changes.detectChanges();
+    this.step.set(step);
+  }
+
+  /** What looks wrong among the readings taken up to a step. */
+  protected wrongAt(step: number): string | null {
+    const taken = this.faults().find(({ path }) => {
+      const [, at] = /^stations\[(\d+)\]/.exec(path) ?? [];
+      return step === this.last() || (at !== undefined && Number(at) < step);
+    });
+    return taken?.sentence ?? null;
+  }
+
+  protected read(index: number, change: Partial<Station>): void {
+    this.cup.set(withReading(this.cup(), index, change));
   }
 
   protected change(change: Partial<Cup>): void {
@@ -79,7 +91,7 @@ export class MeasuringWizard {
   }
 
   protected go(by: 1 | -1): void {
-    this.step.update((step) => Math.max(0, Math.min(this.last(), step + by)));
+    this.come(Math.max(0, Math.min(this.last(), this.step() + by)));
   }
 
   protected keep(): void {

@@ -1,32 +1,36 @@
 import { ScrollingModule } from '@angular/cdk/scrolling';
 import { NgTemplateOutlet } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  inject,
+  Injector,
+  input,
+  signal,
+  untracked,
+} from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { MatMenuModule } from '@angular/material/menu';
 import { Router, RouterLink } from '@angular/router';
-import {
-  amountText,
-  countText,
-  gramsPerMl,
-  readDesignFile,
-  startingCup,
-  startingDesign,
-  type Design,
-  type DesignSummary,
-} from '@aurantia/core';
+import { amountText, countText, daysLeftText, gramsPerMl, readDesignFile, type Design, type DesignSummary } from '@aurantia/core';
 import { debounceTime, Subject, switchMap, type Observable } from 'rxjs';
 import { v7 } from 'uuid';
 import { MaterialGlyph } from '../../parts/glyphs/material-glyph';
 import { LongList } from '../../parts/long-list/long-list';
-import { DesignList, type KeptDesign } from '../../services/designs';
+import { ALL_DESIGNS, DesignList, type DesignsWanted, type KeptDesign } from '../../services/designs';
 import { KeptSafe } from '../../services/kept-safe';
 import { Notices } from '../../services/notices';
 import { WorkshopMemory } from '../../services/workshop';
 import { SearchField } from '../../parts/fields/search-field';
 import { FileField } from '../../parts/fields/file-field';
 import { Icon } from '../../parts/icons/icon';
+import { DesignFilter } from './design-filter/design-filter';
 import { TypicalOffer } from '../../parts/typical-offer/typical-offer';
 import { Unfetched } from '../../parts/unfetched/unfetched';
+import { BUTTONS } from '../../parts/buttons';
 
 /** Cups that stand large, in front. */
 const IN_FRONT = 3;
@@ -43,6 +47,8 @@ const PAUSE = 150;
 @Component({
   selector: 'au-designs-place',
   imports: [
+    BUTTONS,
+    DesignFilter,
     LongList,
     MaterialGlyph,
     MatMenuModule,
@@ -60,24 +66,58 @@ const PAUSE = 150;
   styleUrl: './designs-place.scss',
 })
 export class DesignsPlace {
-  private readonly list = inject(DesignList);
+  protected readonly list = inject(DesignList);
   private readonly notices = inject(Notices);
   private readonly router = inject(Router);
+  private readonly injector = inject(Injector);
   protected readonly memory = inject(WorkshopMemory);
   private readonly safe = inject(KeptSafe);
 
+  /** from the address: what is shown of them */
+  readonly where = input<string>();
+
   protected readonly scale = SCALE;
   protected readonly faults = signal<readonly { path: string; sentence: string }[]>([]);
-  protected readonly search = this.list.search;
+  protected readonly wanted = this.list.wanted;
+  protected readonly narrowing = signal(false);
+  /** nothing is looked for: all that is on the table, the newest large in front */
+  protected readonly plain = computed(() =>
+    (Object.keys(ALL_DESIGNS) as (keyof DesignsWanted)[]).every((part) => this.wanted()[part] === ALL_DESIGNS[part]),
+  );
+  protected readonly heading = computed(() => {
+    if (this.plain()) return 'Lately on the table';
+    return { table: 'Found', archive: 'Archived', removed: 'Recently removed' }[this.wanted().where];
+  });
+  protected readonly nothing = computed(() => {
+    const { where, search } = this.wanted();
+    if (search !== '') return 'No design is called or tagged so, nor made on such a cup. Try fewer letters of its name.';
+    return {
+      table: 'No design fits all of this. Ask for less.',
+      archive: 'Nothing is archived. A design that is done with can be put here, out of its menu.',
+      removed: 'Nothing was removed in the last 30 days. What was before is under Workshop, “Kept safe”.',
+    }[where];
+  });
   private readonly typed$ = new Subject<string>();
   protected readonly total = this.list.total;
   protected readonly count = computed(() => countText(this.total() ?? 0, 'design'));
   /** while something is looked for, all that is found stands in one row after the other */
-  protected readonly latest = computed(() => (this.search() === '' ? this.list.designs().slice(0, IN_FRONT) : []));
-  protected readonly others = computed(() => [{ title: null, items: this.list.designs().slice(this.latest().length) }]);
+  protected readonly latest = computed(() => (this.plain() ? this.list.designs().slice(0, IN_FRONT) : []));
+  /** in one list, or tag by tag */
+  protected readonly others = computed(() => {
+    const designs = this.list.designs();
+    let from = this.latest().length;
+    if (this.list.groups().length === 0) return designs.length > from ? [{ title: null, items: designs.slice(from) }] : [];
+    return this.list.groups().map(({ tag, count }) => {
+      from += count;
+      return { title: tag ?? 'without a tag', items: designs.slice(from - count, from) };
+    });
+  });
   /** as tall as the tallest cup among them needs it */
   protected readonly rowHeight = computed(() => {
-    const heights = this.others()[0].items.map((one) => (one?.picture?.height ?? 0) * SCALE.behind);
+    const heights = this.list
+      .designs()
+      .slice(this.latest().length)
+      .map((one) => (one?.picture?.height ?? 0) * SCALE.behind);
     return Math.round(Math.min(TALLEST, Math.max(120, ...heights)) + ROOM);
   });
   protected readonly low = computed(() =>
@@ -92,8 +132,16 @@ export class DesignsPlace {
 
   constructor() {
     this.list.show(inject(DestroyRef));
+    effect(() => {
+      const where = this.where();
+      if (where !== 'archive' && where !== 'removed') return;
+      untracked(() => {
+        this.narrowing.set(true);
+        this.list.look({ ...ALL_DESIGNS, where });
+      });
+    });
     this.safe.lookForUnreadable();
-    this.typed$.pipe(debounceTime(PAUSE), takeUntilDestroyed()).subscribe((words) => this.list.look(words));
+    this.typed$.pipe(debounceTime(PAUSE), takeUntilDestroyed()).subscribe((search) => this.list.look({ search }));
     inject(DestroyRef).onDestroy(() => this.typed$.complete());
   }
 
@@ -111,8 +159,7 @@ export class DesignsPlace {
   }
 
   protected begin(): void {
-    const cup = this.memory.cups().at(0)?.cup ?? startingCup;
-    this.open(this.list.freeName('New design').pipe(switchMap((name) => this.list.create(startingDesign(v7(), name, cup)))));
+    this.open(this.list.begin(this.memory.cups().at(0)?.cup));
   }
 
   protected copy({ id }: DesignSummary): void {
@@ -127,9 +174,21 @@ export class DesignsPlace {
     );
   }
 
-  protected remove(design: DesignSummary): void {
-    this.list.remove(design);
+  /** Opens what narrows the list; closed again, the list is whole again. */
+  protected narrow(): void {
+    this.narrowing.update((open) => !open);
+    if (!this.narrowing()) this.list.look({ ...ALL_DESIGNS, search: this.wanted().search });
   }
+
+  protected async tag(design: DesignSummary): Promise<void> {
+    const [{ TagsDialog }, { MatDialog }] = await Promise.all([
+      import('./tags-dialog/tags-dialog'),
+      import('@angular/material/dialog'),
+    ]);
+    this.injector.get(MatDialog).open(TagsDialog, { width: '460px', data: design, ariaLabel: `Tags of ${design.name}` });
+  }
+
+  protected leftOf = ({ removedAt }: DesignSummary): string => (removedAt ? daysLeftText(removedAt, new Date()) : '');
 
   protected async bring(file: File): Promise<void> {
     const read = readDesignFile(await file.text());

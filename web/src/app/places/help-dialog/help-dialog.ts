@@ -2,11 +2,12 @@ import { glossary } from '@aurantia/core/glossary';
 import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { MatDialogModule } from '@angular/material/dialog';
 import { healthNotes } from '@aurantia/core';
+import { BUTTONS } from '../../parts/buttons';
 
 /** The keys, the words and the care notes. */
 @Component({
   selector: 'au-help-dialog',
-  imports: [MatDialogModule],
+  imports: [BUTTONS, MatDialogModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 mat-dialog-title>Keys and words</h2>
@@ -30,7 +31,7 @@ import { healthNotes } from '@aurantia/core';
       }
     </mat-dialog-content>
     <mat-dialog-actions align="end"
-      ><button type="button" class="plain" mat-dialog-close cdkFocusInitial>Done</button></mat-dialog-actions
+      ><button type="button" matButton="outlined" mat-dialog-close cdkFocusInitial>Done</button></mat-dialog-actions
     >
   `,
   styles: `
@@ -48,7 +49,7 @@ import { healthNotes } from '@aurantia/core';
     }
     kbd {
       font: 600 12.5px var(--text);
-      border: 1px solid #dccbb3;
+      border: 1px solid var(--field-edge);
       border-radius: 5px;
       padding: 1px 7px;
       background: var(--paper);

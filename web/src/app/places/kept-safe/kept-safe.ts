@@ -6,6 +6,7 @@ import { KeptSafe, type BackupOnDisk, type RestorePreview, type TakenAway, type 
 import { Notices } from '../../services/notices';
 import { saveText } from '../../services/save-file';
 import { FileField } from '../../parts/fields/file-field';
+import { BUTTONS } from '../../parts/buttons';
 
 interface Restoring {
   readonly name: string;
@@ -16,7 +17,7 @@ interface Restoring {
 /** Backups in and out, what was taken away, and what can't be read: nothing of a workshop is out of reach. */
 @Component({
   selector: 'au-kept-safe',
-  imports: [MatDialogModule, FileField],
+  imports: [BUTTONS, MatDialogModule, FileField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './kept-safe.html',
   styleUrl: './kept-safe.scss',

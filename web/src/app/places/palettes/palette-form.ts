@@ -21,11 +21,12 @@ import { swatchCardPng } from './draw-swatch-card';
 import { PaletteMixes } from './palette-mixes';
 import { TextField } from '../../parts/fields/text-field';
 import { Icon } from '../../parts/icons/icon';
+import { BUTTONS } from '../../parts/buttons';
 
 /** One palette: its colours by name, what each is mixed of, and the files and sheets it goes out as. */
 @Component({
   selector: 'au-palette-form',
-  imports: [ColourField, MatMenuModule, PaletteMixes, TextField, Icon],
+  imports: [BUTTONS, ColourField, MatMenuModule, PaletteMixes, TextField, Icon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './palette-form.html',
   styleUrl: './palette-form.scss',

@@ -5,6 +5,7 @@ import { concatMap, from, last, map, toArray, type Subscription } from 'rxjs';
 import { Pick } from '../../parts/fields/pick';
 import { Mixes } from '../../services/mixes';
 import { WorkshopMemory } from '../../services/workshop';
+import { BUTTONS } from '../../parts/buttons';
 
 /** Each mix over paint of its own colour, as makers match a base to opaque flakes. */
 const MATCHED = 'matched';
@@ -12,16 +13,16 @@ const MATCHED = 'matched';
 /** Finds the nearest mix for every colour of a palette, one after the other. */
 @Component({
   selector: 'au-palette-mixes',
-  imports: [Pick],
+  imports: [BUTTONS, Pick],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <au-pick label="Jars at most" [options]="sizes" [value]="size() + ''" (valueChange)="size.set(+$event)" />
     <au-pick label="Over" [options]="bases()" [value]="base()" (valueChange)="base.set($event)" />
     @if (searching()) {
-      <button type="button" class="plain" (click)="stop()">Stop</button>
+      <button type="button" matButton="outlined" (click)="stop()">Stop</button>
       <span class="soft" role="status">colour {{ done() + 1 }} of {{ palette().colours.length }}…</span>
     } @else {
-      <button type="button" class="act" [disabled]="jars() === 0" (click)="find()">Find a mix for each</button>
+      <button type="button" matButton="filled" [disabled]="jars() === 0" (click)="find()">Find a mix for each</button>
       @if (sentence()) {
         <span class="wrong-note" role="alert">{{ sentence() }}</span>
       } @else if (jars() === 0) {

@@ -8,11 +8,12 @@ import { WorkshopMemory } from '../../services/workshop';
 import { PaletteForm } from './palette-form';
 import { PhotoPalette } from './photo-palette';
 import { FileField } from '../../parts/fields/file-field';
+import { BUTTONS } from '../../parts/buttons';
 
 /** Colours that belong together: kept, brought in, taken from a photo, each with the mix that makes it. */
 @Component({
   selector: 'au-palettes-place',
-  imports: [MatMenuModule, PaletteForm, PhotoPalette, RouterLink, FileField],
+  imports: [BUTTONS, MatMenuModule, PaletteForm, PhotoPalette, RouterLink, FileField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './palettes-place.html',
   styleUrl: './palettes-place.scss',

@@ -5,13 +5,14 @@ import { Pick } from '../../parts/fields/pick';
 import { SharePipe } from '../../parts/fields/unit-pipes';
 import { PhotoColour as PhotoColourPart, type LookedAt } from '../../parts/photo-colour/photo-colour';
 import { PhotoColours } from '../../services/photo-colours';
+import { BUTTONS } from '../../parts/buttons';
 
 const MOST = 8;
 
 /** The main colours of a photo as a palette; one more can be taken by pressing the photo. */
 @Component({
   selector: 'au-photo-palette',
-  imports: [PhotoColourPart, Pick, SharePipe],
+  imports: [BUTTONS, PhotoColourPart, Pick, SharePipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2>Colours of a photo</h2>
@@ -38,8 +39,8 @@ const MOST = 8;
       </p>
     }
     <div class="line">
-      <button type="button" class="act" [disabled]="all().length === 0" (click)="keep()">Keep as a palette</button>
-      <button type="button" class="ghost" (click)="left.emit()">Leave it</button>
+      <button type="button" matButton="filled" [disabled]="all().length === 0" (click)="keep()">Keep as a palette</button>
+      <button type="button" matButton (click)="left.emit()">Leave it</button>
     </div>
   `,
   styles: `

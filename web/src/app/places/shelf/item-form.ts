@@ -23,13 +23,14 @@ import { MixedCuts } from './mixed-cuts';
 import { figuresOf, withFigure } from './item-figures';
 import { TextField } from '../../parts/fields/text-field';
 import { DateField } from '../../parts/fields/date-field';
+import { BUTTONS } from '../../parts/buttons';
 
 const same = (values: readonly string[]): readonly Option[] => values.map((value) => ({ value, name: value }));
 
 /** What is known of one jar. Each sound change is kept at once; a faulty one gets its sentence. */
 @Component({
   selector: 'au-item-form',
-  imports: [ColourField, MixedCuts, NumberField, PhotoColour, Pick, TextField, DateField],
+  imports: [BUTTONS, ColourField, MixedCuts, NumberField, PhotoColour, Pick, TextField, DateField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './item-form.html',
   styleUrl: './item-form.scss',

@@ -2,13 +2,14 @@ import { ChangeDetectionStrategy, Component, computed, input, output } from '@an
 import { cutsOf, percentText, type Glitter } from '@aurantia/core';
 import { NumberField } from '../../parts/fields/number-field';
 import { Icon } from '../../parts/icons/icon';
+import { BUTTONS } from '../../parts/buttons';
 
 type Cuts = NonNullable<Glitter['mixed']>;
 
 /** Further cuts in the same jar, each with its share of a spoonful. */
 @Component({
   selector: 'au-mixed-cuts',
-  imports: [NumberField, Icon],
+  imports: [BUTTONS, NumberField, Icon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (one of cuts(); track $index) {
@@ -22,7 +23,7 @@ type Cuts = NonNullable<Glitter['mixed']>;
         />
         <button
           type="button"
-          class="ghost"
+          matIconButton
           (click)="takeOut($index)"
           [attr.aria-label]="'Take the cut of ' + one.cut + ' mm out'"
         >
@@ -35,7 +36,7 @@ type Cuts = NonNullable<Glitter['mixed']>;
     }
     <div class="cut">
       @if (cuts().length < 5) {
-        <button type="button" class="plain" (click)="add()">Another cut in the jar</button>
+        <button type="button" matButton="outlined" (click)="add()">Another cut in the jar</button>
       }
       @if (cuts().length > 0) {
         <span class="soft">{{ rest() }}</span>

@@ -33,6 +33,7 @@ import { FileField } from '../../parts/fields/file-field';
 import { Icon } from '../../parts/icons/icon';
 import { TypicalOffer } from '../../parts/typical-offer/typical-offer';
 import { Unfetched } from '../../parts/unfetched/unfetched';
+import { BUTTONS } from '../../parts/buttons';
 
 const groups: readonly { kind: ShelfGroup; title: string; one: string }[] = [
   { kind: 'glitter', title: 'Glitters', one: 'glitter' },
@@ -53,6 +54,7 @@ const NEAREST = 12;
 @Component({
   selector: 'au-shelf-place',
   imports: [
+    BUTTONS,
     ColourDot,
     LongList,
     MatMenuModule,
@@ -80,7 +82,12 @@ export class ShelfPlace {
 
   protected readonly kinds = groups;
   protected readonly search = signal('');
-  protected readonly fresh = signal<ShelfItem | null>(null);
+  /** what is being put on the shelf; of a kind that the address may name */
+  readonly kind = input<string>();
+  protected readonly fresh = linkedSignal<ShelfItem | null>(() => {
+    const kind = groups.find((group) => group.kind === this.kind())?.kind;
+    return kind ? startingItem(kind, v7()) : null;
+  });
   protected readonly chosen = linkedSignal<string | null>(() => this.item() ?? null);
   protected readonly loaded = this.memory.loaded;
   protected readonly colour = signal<string | null>(null);

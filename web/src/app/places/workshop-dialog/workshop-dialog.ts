@@ -3,13 +3,15 @@ import { MatDialog, MatDialogModule } from '@angular/material/dialog';
 import { faultsOf, settingsSchema, type Settings, type Units } from '@aurantia/core';
 import { Choice } from '../../parts/fields/choice';
 import { NumberField } from '../../parts/fields/number-field';
+import { RoomLight, type LightWish } from '../../services/room-light';
 import { WorkshopMemory } from '../../services/workshop';
 import { TextField } from '../../parts/fields/text-field';
+import { BUTTONS } from '../../parts/buttons';
 
 /** Units, measuring steps, the room and the schools: kept at once, for every design. */
 @Component({
   selector: 'au-workshop-dialog',
-  imports: [MatDialogModule, Choice, NumberField, TextField],
+  imports: [BUTTONS, MatDialogModule, Choice, NumberField, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './workshop-dialog.html',
   styleUrl: './workshop-dialog.scss',
@@ -25,6 +27,8 @@ export class WorkshopDialog {
     'after dry glue': 'after dry glue',
     never: 'never',
   });
+  protected readonly light = inject(RoomLight);
+  protected readonly lights = named<LightWish>({ day: 'day', evening: 'evening', computer: 'as the computer' });
   protected readonly papers = named<Settings['paper']>({ A4: 'A4', Letter: 'Letter' });
   protected readonly refused = signal<{ field: string; sentence: string } | null>(null);
 

@@ -7,11 +7,12 @@ import { Pick } from '../../../parts/fields/pick';
 import { LengthPipe } from '../../../parts/fields/unit-pipes';
 import { OutlineField } from './outline-field';
 import { TeethFields } from './teeth-fields';
+import { BUTTONS } from '../../../parts/buttons';
 
 /** Every figure of one area, typed. What can't be is said below; the area stays as it was. */
 @Component({
   selector: 'au-area-form',
-  imports: [Choice, LevelField, NumberField, Pick, LengthPipe, OutlineField, TeethFields],
+  imports: [BUTTONS, Choice, LevelField, NumberField, Pick, LengthPipe, OutlineField, TeethFields],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './area-form.html',
   styleUrl: './area-form.scss',

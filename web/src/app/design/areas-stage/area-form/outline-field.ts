@@ -3,11 +3,12 @@ import { outlineName, plainOutlines, shapeOf, type Outline, type PlainOutline } 
 import { outlineFromSvg } from '@aurantia/core/outline-file';
 import { Tip } from '../../../parts/tip';
 import { FileField } from '../../../parts/fields/file-field';
+import { BUTTONS } from '../../../parts/buttons';
 
 /** Which outline: one of the plain ones, or an SVG of one's own, of which only the closed lines are kept. */
 @Component({
   selector: 'au-outline',
-  imports: [Tip, FileField],
+  imports: [BUTTONS, Tip, FileField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <span class="soft" id="outline-name">Outline</span>
@@ -15,7 +16,7 @@ import { FileField } from '../../../parts/fields/file-field';
       @for (one of shown(); track one.name) {
         <button
           type="button"
-          class="plain"
+          matButton="outlined"
           [class.on]="one.on"
           [attr.aria-pressed]="one.on"
           [attr.aria-label]="one.name"
@@ -25,7 +26,7 @@ import { FileField } from '../../../parts/fields/file-field';
           <svg viewBox="-0.6 -0.85 1.2 1.7" aria-hidden="true"><path [attr.d]="one.path" fill-rule="evenodd" /></svg>
         </button>
       }
-      <button type="button" class="plain file" (click)="picker.open()">SVG…</button>
+      <button type="button" matButton="outlined" class="file" (click)="picker.open()">SVG…</button>
       <au-file #picker label="SVG of an outline" accept=".svg,image/svg+xml" (chosen)="bring($event)" />
     </div>
     @if (said(); as sentence) {

@@ -26,11 +26,12 @@ import { Tip } from '../../../parts/tip';
 import { TextField } from '../../../parts/fields/text-field';
 import { Icon } from '../../../parts/icons/icon';
 import { Locked } from '../../../parts/fields/locked';
+import { BUTTONS } from '../../../parts/buttons';
 
 /** The areas in the order they are laid, the chosen one open to be set, and what they leave over. */
 @Component({
   selector: 'au-area-list',
-  imports: [AreaForm, AreaPipe, FindingNote, Tick, Tip, TextField, Icon, Locked],
+  imports: [BUTTONS, AreaForm, AreaPipe, FindingNote, Tick, Tip, TextField, Icon, Locked],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './area-list.html',
   styleUrl: './area-list.scss',

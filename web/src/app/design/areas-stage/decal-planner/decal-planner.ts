@@ -6,11 +6,12 @@ import { NumberField } from '../../../parts/fields/number-field';
 import { LengthPipe } from '../../../parts/fields/unit-pipes';
 import { DesignSession } from '../../session';
 import { SheetDrawing } from '../sheet-drawing';
+import { BUTTONS } from '../../../parts/buttons';
 
 /** Where a flat decal comes to lie: how far it wraps, where its middle goes, and whether it lies down. */
 @Component({
   selector: 'au-decal-planner',
-  imports: [NumberField, LengthPipe, SheetDrawing],
+  imports: [BUTTONS, NumberField, LengthPipe, SheetDrawing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './decal-planner.html',
   styleUrl: './decal-planner.scss',

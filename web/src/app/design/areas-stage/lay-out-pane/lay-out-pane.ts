@@ -7,11 +7,12 @@ import { OpenDesign } from '../../open-design';
 import { DesignSession } from '../../session';
 import { AreaList } from '../area-list/area-list';
 import { WrapView } from '../wrap-view/wrap-view';
+import { BUTTONS } from '../../../parts/buttons';
 
 /** The wall laid flat in the middle, the areas in the order they are laid at the right. */
 @Component({
   selector: 'au-lay-out-pane',
-  imports: [AreaList, AreaPipe, WrapView],
+  imports: [BUTTONS, AreaList, AreaPipe, WrapView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './lay-out-pane.html',
   styleUrl: './lay-out-pane.scss',

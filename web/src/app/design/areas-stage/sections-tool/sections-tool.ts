@@ -3,6 +3,7 @@ import { circumferenceAt, coatedHeight, countText, sectionsRound, sectionWidth, 
 import { NumberField } from '../../../parts/fields/number-field';
 import { Pick } from '../../../parts/fields/pick';
 import { LengthPipe } from '../../../parts/fields/unit-pipes';
+import { BUTTONS } from '../../../parts/buttons';
 
 /** What the tool asks for: how many sections, each how wide (degrees), leaning how far. */
 export interface SectionsAsked {
@@ -14,7 +15,7 @@ export interface SectionsAsked {
 /** Sections round: so many of one width; what fits, what sliver is left, and the width that leaves none. */
 @Component({
   selector: 'au-sections-tool',
-  imports: [NumberField, Pick, LengthPipe],
+  imports: [BUTTONS, NumberField, Pick, LengthPipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="row">
@@ -42,15 +43,15 @@ export interface SectionsAsked {
       </p>
     }
     <div class="row">
-      <button type="button" class="act" [disabled]="countWrong() !== null || widthWrong() !== null" (click)="lay(true)">
+      <button type="button" matButton="filled" [disabled]="countWrong() !== null || widthWrong() !== null" (click)="lay(true)">
         {{ equalText() }}
       </button>
       @if (round(); as fit) {
         @if (fit.sliver > 0.05) {
-          <button type="button" class="plain" (click)="lay(false)">Lay {{ fit.fit }} and leave the sliver</button>
+          <button type="button" matButton="outlined" (click)="lay(false)">Lay {{ fit.fit }} and leave the sliver</button>
         }
       }
-      <button type="button" class="ghost" (click)="closed.emit()">Close</button>
+      <button type="button" matButton (click)="closed.emit()">Close</button>
       <span class="soft">Sections that are there already are replaced; locked ones stay.</span>
     </div>
   `,

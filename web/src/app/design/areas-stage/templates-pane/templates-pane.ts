@@ -14,11 +14,12 @@ import { saveText } from '../../../services/save-file';
 import { WorkshopMemory } from '../../../services/workshop';
 import { SheetDrawing } from '../sheet-drawing';
 import { Tick } from '../../../parts/fields/tick';
+import { BUTTONS } from '../../../parts/buttons';
 
 /** Every template of the design: what it looks like flat, what to know before cutting, and the files. */
 @Component({
   selector: 'au-templates-pane',
-  imports: [NumberField, LengthPipe, SheetDrawing, Tick],
+  imports: [BUTTONS, NumberField, LengthPipe, SheetDrawing, Tick],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './templates-pane.html',
   styleUrl: './templates-pane.scss',

@@ -90,7 +90,7 @@ export function paintWrap(canvas: HTMLCanvasElement, picture: WrapPicture, { sca
     if (open) line(region, ink('--soft'), 1.4, [4, 3]);
     else if (id !== picture.chosen?.id || !many) line(region, '#fffdf9', 1.4);
   }
-  const hatch = context.createPattern(hatching(dots), 'repeat');
+  const hatch = context.createPattern(hatching(dots, ink('--paper'), ink('--field-edge')), 'repeat');
   if (hatch) {
     hatch.setTransform(new DOMMatrix().scale(1 / (dots * scale)));
     context.fillStyle = hatch;
@@ -101,15 +101,15 @@ export function paintWrap(canvas: HTMLCanvasElement, picture: WrapPicture, { sca
 }
 
 /** Slanting lines: what stays bare. */
-function hatching(dots: number): HTMLCanvasElement {
+function hatching(dots: number, paper: string, stroke: string): HTMLCanvasElement {
   const side = 10 * dots;
   const tile = document.createElement('canvas');
   tile.width = tile.height = side;
   const context = tile.getContext('2d');
   if (!context) return tile;
-  context.fillStyle = '#fbf6ee';
+  context.fillStyle = paper;
   context.fillRect(0, 0, side, side);
-  context.strokeStyle = '#cdb99e';
+  context.strokeStyle = stroke;
   context.lineWidth = 2 * dots;
   for (const shift of [-side, 0, side]) {
     context.beginPath();

@@ -25,6 +25,7 @@ import {
 } from '@aurantia/core';
 import { AreaHandleDirective, type HandleMove } from '../../../parts/area-handle/area-handle';
 import { ticksUpTo } from '../../../parts/cup-view/ruler';
+import { RoomLight } from '../../../services/room-light';
 import { WorkshopMemory } from '../../../services/workshop';
 import { bubblesOf } from './wrap-bubbles';
 import { outlinePaths, paintWrap, type DrawnArea, type WrapPicture } from './wrap-picture';
@@ -45,6 +46,7 @@ const BOTTOM = 34;
 })
 export class WrapView {
   private readonly memory = inject(WorkshopMemory);
+  private readonly light = inject(RoomLight);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   readonly design = input.required<Design>();
   readonly plan = input.required<Plan>();
@@ -160,7 +162,10 @@ export class WrapView {
     });
     watch.observe(this.host.nativeElement);
     inject(DestroyRef).onDestroy(() => watch.disconnect());
-    effect(() => this.paint());
+    effect(() => {
+      this.light.now();
+      this.paint();
+    });
   }
 
   protected look(event: PointerEvent): void {

@@ -14,6 +14,7 @@ import { SharePipe } from '../../../parts/fields/unit-pipes';
 import { WorkshopMemory } from '../../../services/workshop';
 import { Swatch, SWATCH_SIDE } from '../../../parts/swatch/swatch';
 import { ColourDot } from '../../../parts/fields/colour-dot';
+import { Switch } from '../../../parts/fields/switch';
 import { Tip } from '../../../parts/tip';
 import { Word } from '../../../parts/word/word';
 import { CoverChart } from './cover-chart';
@@ -22,19 +23,24 @@ import { Unfetched } from '../../../parts/unfetched/unfetched';
 /** How a blend looks: close, from afar, over other bases, pass by pass, and how sure all that is. */
 @Component({
   selector: 'au-blend-looks',
-  imports: [ColourDot, Swatch, SharePipe, Tip, Word, CoverChart, Unfetched],
+  imports: [ColourDot, Swatch, Switch, SharePipe, Tip, Word, CoverChart, Unfetched],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section aria-label="How it looks">
       <au-swatch
         [plan]="plan()"
         [area]="area().id"
+        [finished]="finished()"
         [label]="area().name + ' seen close, ' + side + ' by ' + side + ' mm'"
         (dropped)="field.set($event)"
       />
       <div class="over">
-        <span>{{ side }} × {{ side }} mm, enlarged</span><span>tilt it</span>
+        <span>{{ side }} × {{ side }} mm, enlarged: {{ shows() }}</span
+        ><span>tilt it</span>
       </div>
+      @if (inked()) {
+        <au-switch [checked]="finished()" (checkedChange)="finished.set($event)">with its ink on</au-switch>
+      }
       @if (blend(); as mix) {
         <div class="figures">
           <div>
@@ -82,7 +88,7 @@ import { Unfetched } from '../../../parts/unfetched/unfetched';
         } @error {
           <au-unfetched />
         }
-        @if (plan().finished[area().id] !== mix.seen) {
+        @if (inked()) {
           <div class="inked">
             <i [style.background]="plan().finished[area().id]"></i><span>once its ink is on, from afar</span>
           </div>
@@ -113,10 +119,18 @@ export class BlendLooks {
       ...(picked === null ? [] : [{ name: picked, seen: blendOver(blend, this.memory.shelf(), picked), under: picked }]),
     ];
   });
+  /** whether the swatch shows the cup as it comes out, or the glitter before its ink */
+  protected readonly finished = signal(true);
+  protected readonly inked = computed(() => {
+    const blend = this.blend();
+    return blend !== null && this.plan().finished[this.area().id] !== blend.seen;
+  });
+  protected readonly shows = computed(() => (this.inked() && !this.finished() ? 'this glitter alone' : 'as it comes out'));
   protected readonly field = signal<FlakeField | null>(null);
   protected readonly counted = computed(() => {
     const field = this.field();
-    return field ? countedWords(field, this.plan().finished[this.area().id]) : null;
+    const finished = this.plan().finished[this.area().id];
+    return field ? countedWords(field, this.finished() ? finished : (this.blend()?.seen ?? finished)) : null;
   });
   protected readonly sure = computed(() => {
     const spread = this.blend()?.spread;

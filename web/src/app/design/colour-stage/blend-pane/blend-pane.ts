@@ -15,6 +15,7 @@ import {
   type AreaId,
   type Design,
   type PlannedBlend,
+  type PlannedPart,
   type ShelfItemId,
 } from '@aurantia/core';
 import { AmountStepper } from '../../../parts/fields/amount-stepper';
@@ -31,6 +32,9 @@ import { JarFinding } from '../../../parts/jar-finder/jar-finding';
 import { Tip } from '../../../parts/tip';
 import { Icon } from '../../../parts/icons/icon';
 import { Word } from '../../../parts/word/word';
+import { BUTTONS } from '../../../parts/buttons';
+import { TABLE } from '../../../parts/table';
+import { Switch } from '../../../parts/fields/switch';
 
 const kindWords = { solid: 'opaque', tinted: 'see-through', opal: 'opal' } as const;
 
@@ -38,6 +42,9 @@ const kindWords = { solid: 'opaque', tinted: 'see-through', opal: 'opal' } as co
 @Component({
   selector: 'au-blend-pane',
   imports: [
+    BUTTONS,
+    TABLE,
+    Switch,
     MatMenuModule,
     AmountStepper,
     NumberField,
@@ -65,6 +72,9 @@ export class BlendPane {
   readonly replacing = input(false);
   readonly wanted = output();
 
+  protected readonly columns = ['jar', 'cut', 'pour', 'face', 'out'] as const;
+  /** a row stays while its amount changes, and the field in it keeps the focus */
+  protected readonly byJar = (_: number, { part }: { readonly part: PlannedPart }): string => part.item;
   protected readonly refused = signal<{ item: string; sentence: string } | null>(null);
   protected readonly unit = computed(() => amountUnit(this.memory.units()));
   /** ml of one part, while amounts are read in parts; each area starts in the maker's unit */

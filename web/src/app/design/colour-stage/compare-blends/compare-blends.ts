@@ -6,6 +6,7 @@ import { AmountPipe, SharePipe } from '../../../parts/fields/unit-pipes';
 import { Notices } from '../../../services/notices';
 import { Palettes } from '../../../services/palettes';
 import { Tip } from '../../../parts/tip';
+import { BUTTONS } from '../../../parts/buttons';
 
 /** So many blends fit beside each other. */
 const MOST = 4;
@@ -13,7 +14,7 @@ const MOST = 4;
 /** Up to four blends of the design beside each other, and how far apart each pair is seen. */
 @Component({
   selector: 'au-compare-blends',
-  imports: [AmountPipe, SharePipe, Tip],
+  imports: [BUTTONS, AmountPipe, SharePipe, Tip],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="soft">Up to {{ most }} blends side by side, as they are seen from afar over their own bases.</p>
@@ -21,7 +22,7 @@ const MOST = 4;
       @for (blend of blends(); track blend.area) {
         <button
           type="button"
-          class="plain"
+          matButton="outlined"
           [class.on]="picked().includes(blend.area)"
           [attr.aria-pressed]="picked().includes(blend.area)"
           [disabled]="!picked().includes(blend.area) && picked().length >= most"
@@ -45,7 +46,7 @@ const MOST = 4;
         </figure>
       }
     </div>
-    <button type="button" class="plain" [disabled]="shown().length === 0" (click)="keep()">Keep these as a palette</button>
+    <button type="button" matButton="outlined" [disabled]="shown().length === 0" (click)="keep()">Keep these as a palette</button>
     <dl>
       @for (pair of pairs(); track pair.one + pair.other) {
         <div>

@@ -3,11 +3,12 @@ import { withFadeBegun, withFadeBetween, type AreaId, type Design, type PlannedB
 import { JarField } from '../../../parts/jar-finder/jar-field';
 import { Notices } from '../../../services/notices';
 import { DesignSession } from '../../session';
+import { BUTTONS } from '../../../parts/buttons';
 
 /** What a fade is, and one press to begin it: with the blend that is here, or with two jars. */
 @Component({
   selector: 'au-begin-fade',
-  imports: [JarField],
+  imports: [BUTTONS, JarField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p>
@@ -21,7 +22,7 @@ import { DesignSession } from '../../session';
         <au-jar label="To" kind="glitter" [value]="to()" (valueChange)="to.set($event)" />
       </div>
     }
-    <button type="button" class="act" [disabled]="blend() === null && (from() === '' || to() === '')" (click)="begin()">
+    <button type="button" matButton="filled" [disabled]="blend() === null && (from() === '' || to() === '')" (click)="begin()">
       Let {{ name() }} fade
     </button>
   `,

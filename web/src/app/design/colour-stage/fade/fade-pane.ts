@@ -43,9 +43,12 @@ import { DesignSession } from '../../session';
 import { FadeBars } from './fade-bars';
 import { FadePots } from './fade-pots';
 import { FadeStopCard, type StopChange, type StopRefused } from './fade-stop';
+import { StepsChart } from './steps-chart';
+import { Unfetched } from '../../../parts/unfetched/unfetched';
 import { SeenFromTable } from './seen-from-table';
 import { Tick } from '../../../parts/fields/tick';
 import { Tip } from '../../../parts/tip';
+import { BUTTONS } from '../../../parts/buttons';
 
 const wayNames: Record<FadeWay, string> = {
   up: 'up from its foot',
@@ -65,7 +68,20 @@ const WHOLE: RefusedAt = { of: 'fade', field: 'whole' };
 /** A fade of an area: its stops, its pots, and whether it will show. Every change shows at once, on the cup too. */
 @Component({
   selector: 'au-fade-pane',
-  imports: [FadeBars, FadePots, FadeStopCard, FindingNote, NumberField, Pick, SeenFromTable, Tick, Tip],
+  imports: [
+    BUTTONS,
+    FadeBars,
+    FadePots,
+    FadeStopCard,
+    FindingNote,
+    NumberField,
+    Pick,
+    SeenFromTable,
+    StepsChart,
+    Unfetched,
+    Tick,
+    Tip,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './fade-pane.html',
   styleUrl: './fade-pane.scss',

@@ -8,6 +8,7 @@ import { MaterialGlyph } from '../../../parts/glyphs/material-glyph';
 import { WorkshopMemory } from '../../../services/workshop';
 import { Tip } from '../../../parts/tip';
 import { Icon } from '../../../parts/icons/icon';
+import { BUTTONS } from '../../../parts/buttons';
 
 /** What a maker changed of one stop. */
 export type StopChange =
@@ -26,7 +27,7 @@ export interface StopRefused {
 /** One colour a fade goes through: its mix, how much of it, the paint under it. */
 @Component({
   selector: 'au-fade-stop',
-  imports: [MatMenuModule, MaterialGlyph, NumberField, Pick, Tip, Icon],
+  imports: [BUTTONS, MatMenuModule, MaterialGlyph, NumberField, Pick, Tip, Icon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './fade-stop.html',
   styleUrl: './fade-stop.scss',

@@ -32,6 +32,7 @@ import { Palettes } from '../../../services/palettes';
 import { WorkshopMemory } from '../../../services/workshop';
 import { MixCard } from './mix-card';
 import { Tick } from '../../../parts/fields/tick';
+import { BUTTONS } from '../../../parts/buttons';
 
 /** ms of quiet before a search begins, so that typing never waits for one */
 const QUIET = 250;
@@ -39,7 +40,7 @@ const QUIET = 250;
 /** Which mix of the shelf comes nearest to a colour: picked, typed, from a photo, or of another blend. */
 @Component({
   selector: 'au-find-mix',
-  imports: [ColourField, NumberField, Pick, PhotoColour, MixCard, Tick, MatProgressBar],
+  imports: [BUTTONS, ColourField, NumberField, Pick, PhotoColour, MixCard, Tick, MatProgressBar],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './find-mix.html',
   styleUrl: './find-mix.scss',

@@ -1,11 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { countText, percentText, type FoundMix } from '@aurantia/core';
 import { AmountPipe } from '../../../parts/fields/unit-pipes';
+import { BUTTONS } from '../../../parts/buttons';
 
 /** A found mix: what it is made of, the colour it has beside the one wanted, and how near nothing else comes. */
 @Component({
   selector: 'au-mix-card',
-  imports: [AmountPipe],
+  imports: [BUTTONS, AmountPipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="pair" role="img" [attr.aria-label]="'Wanted ' + target() + ', this mix ' + mix().colour">
@@ -30,7 +31,9 @@ import { AmountPipe } from '../../../parts/fields/unit-pipes';
         }
       </span>
     </div>
-    <button type="button" class="plain" (click)="used.emit()" [attr.aria-label]="'Use it: the mix of ' + jars()">Use it</button>
+    <button type="button" matButton="outlined" (click)="used.emit()" [attr.aria-label]="'Use it: the mix of ' + jars()">
+      Use it
+    </button>
   `,
   styles: `
     :host {
@@ -47,7 +50,7 @@ import { AmountPipe } from '../../../parts/fields/unit-pipes';
       height: 56px;
       border-radius: 8px;
       overflow: hidden;
-      border: 1px solid rgb(42 27 46 / 0.25);
+      border: 1px solid var(--swatch-edge);
     }
     .what {
       display: grid;

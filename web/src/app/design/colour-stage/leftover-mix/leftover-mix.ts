@@ -4,15 +4,16 @@ import { v7 } from 'uuid';
 import { NumberField } from '../../../parts/fields/number-field';
 import { Notices } from '../../../services/notices';
 import { WorkshopMemory } from '../../../services/workshop';
+import { BUTTONS } from '../../../parts/buttons';
 
 /** What is swept up of a mix goes on the shelf as a jar of its own, its colour and flakes predicted. */
 @Component({
   selector: 'au-leftover-mix',
-  imports: [NumberField],
+  imports: [BUTTONS, NumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <au-number label="Left over of this mix" measure="ml" [value]="ml()" [refused]="wrong()" (valueChange)="set($event)" />
-    <button type="button" class="plain" [disabled]="ml() === 0" (click)="keep()">Put it on the shelf</button>
+    <button type="button" matButton="outlined" [disabled]="ml() === 0" (click)="keep()">Put it on the shelf</button>
   `,
   styles: `
     :host {

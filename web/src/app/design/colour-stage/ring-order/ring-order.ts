@@ -14,11 +14,12 @@ import { NumberField } from '../../../parts/fields/number-field';
 import { Icon } from '../../../parts/icons/icon';
 import { Pick } from '../../../parts/fields/pick';
 import { WorkshopMemory } from '../../../services/workshop';
+import { BUTTONS } from '../../../parts/buttons';
 
 /** The order of the sections round the cup in which neighbours stay clean, and what each meeting looks like. */
 @Component({
   selector: 'au-ring-order',
-  imports: [Icon, NumberField, Pick],
+  imports: [BUTTONS, Icon, NumberField, Pick],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="soft">
@@ -31,9 +32,9 @@ import { WorkshopMemory } from '../../../services/workshop';
     <div class="line">
       <au-pick label="Keep together" [options]="names()" [value]="one()" (valueChange)="one.set($event)" />
       <au-pick label="and" [options]="names()" [value]="other()" (valueChange)="other.set($event)" />
-      <button type="button" class="plain" [disabled]="!canHold()" (click)="hold()">As neighbours</button>
+      <button type="button" matButton="outlined" [disabled]="!canHold()" (click)="hold()">As neighbours</button>
       @for (pair of pairs(); track pair.name) {
-        <button type="button" class="plain" (click)="letGo(pair.at)" [attr.aria-label]="'Let go ' + pair.name">
+        <button type="button" matButton="outlined" (click)="letGo(pair.at)" [attr.aria-label]="'Let go ' + pair.name">
           {{ pair.name }} <au-icon name="take out" />
         </button>
       }
@@ -41,7 +42,7 @@ import { WorkshopMemory } from '../../../services/workshop';
     @if (ring(); as plan) {
       <div class="line">
         <au-pick label="First at the seam" [options]="firsts()" [value]="first()" (valueChange)="first.set($event)" />
-        <button type="button" class="act" [disabled]="same()" (click)="ordered.emit(ids())">Put them in this order</button>
+        <button type="button" matButton="filled" [disabled]="same()" (click)="ordered.emit(ids())">Put them in this order</button>
       </div>
       <p role="status">{{ says() }}</p>
       <table class="told">
@@ -91,7 +92,9 @@ import { WorkshopMemory } from '../../../services/workshop';
         </tbody>
       </table>
       <div class="line">
-        <button type="button" class="plain" [disabled]="even()" (click)="weighed.emit(weights())">Give them these widths</button>
+        <button type="button" matButton="outlined" [disabled]="even()" (click)="weighed.emit(weights())">
+          Give them these widths
+        </button>
         <span class="soft">{{ narrow() }}</span>
       </div>
     }

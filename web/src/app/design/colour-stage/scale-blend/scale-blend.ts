@@ -12,11 +12,12 @@ import {
 import { NumberField } from '../../../parts/fields/number-field';
 import { Pick } from '../../../parts/fields/pick';
 import { WorkshopMemory } from '../../../services/workshop';
+import { BUTTONS } from '../../../parts/buttons';
 
 /** Brings a blend to another amount on the maker's spoon, and says what rounding does to its colour. */
 @Component({
   selector: 'au-scale-blend',
-  imports: [NumberField, Pick],
+  imports: [BUTTONS, NumberField, Pick],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="row">
@@ -32,7 +33,7 @@ import { WorkshopMemory } from '../../../services/workshop';
       } @else if (way() === 'total') {
         <au-number label="Each pour" measure="ml" [value]="total()" (valueChange)="total.set($event ?? 0)" />
       }
-      <button type="button" class="plain" [disabled]="scaled() === null" (click)="bring()">Bring</button>
+      <button type="button" matButton="outlined" [disabled]="scaled() === null" (click)="bring()">Bring</button>
     </div>
     <p class="soft" role="status">{{ says() }}</p>
   `,

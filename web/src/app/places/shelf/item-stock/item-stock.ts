@@ -19,13 +19,14 @@ import { Notices } from '../../../services/notices';
 import { WorkshopMemory } from '../../../services/workshop';
 import { StockChart } from './stock-chart';
 import { Unfetched } from '../../../parts/unfetched/unfetched';
+import { BUTTONS } from '../../../parts/buttons';
 
 const day = new Intl.DateTimeFormat('en', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit', hour12: false });
 
 /** What came to and went from a jar, and, for a glitter, setting its data right by one weighed spoon. */
 @Component({
   selector: 'au-item-stock',
-  imports: [NumberField, Pick, StockChart, Unfetched],
+  imports: [BUTTONS, NumberField, Pick, StockChart, Unfetched],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './item-stock.html',
   styleUrl: './item-stock.scss',

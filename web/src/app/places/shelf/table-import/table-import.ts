@@ -7,6 +7,7 @@ import { Notices } from '../../../services/notices';
 import { WorkshopMemory } from '../../../services/workshop';
 import { Tick } from '../../../parts/fields/tick';
 import { Pick } from '../../../parts/fields/pick';
+import { BUTTONS } from '../../../parts/buttons';
 
 /** How many items and faults are shown before they come in. */
 const SHOWN = { items: 8, faults: 6 };
@@ -14,7 +15,7 @@ const SHOWN = { items: 8, faults: 6 };
 /** A table from a file: what each column means, what would come in, and what can't. Nothing is kept before it is agreed to. */
 @Component({
   selector: 'au-table-import',
-  imports: [MaterialGlyph, Tick, Pick],
+  imports: [BUTTONS, MaterialGlyph, Tick, Pick],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './table-import.html',
   styleUrl: './table-import.scss',

@@ -1,0 +1,39 @@
+import { computed, effect, Injectable, signal, DOCUMENT, inject } from '@angular/core';
+
+/** By which light the screens are read; `computer` follows what the computer itself is set to. */
+export type LightWish = 'day' | 'evening' | 'computer';
+
+const KEY = 'aurantia.light';
+
+/** The light of the screens at this device: a phone at the bench may be dark while the desk is not. */
+@Injectable({ providedIn: 'root' })
+export class RoomLight {
+  private readonly root = inject(DOCUMENT).documentElement;
+  private readonly computer = globalThis.matchMedia?.('(prefers-color-scheme: dark)');
+  private readonly darkComputer = signal(this.computer?.matches ?? false);
+  readonly wish = signal<LightWish>(kept());
+  readonly now = computed(() => {
+    const wish = this.wish();
+    if (wish !== 'computer') return wish;
+    return this.darkComputer() ? 'evening' : 'day';
+  });
+
+  constructor() {
+    this.computer?.addEventListener('change', ({ matches }) => this.darkComputer.set(matches));
+    effect(() => {
+      this.root.dataset['light'] = this.now();
+    });
+  }
+
+  choose(wish: LightWish): void {
+    this.wish.set(wish);
+    // What is drawn anew by this change reads its colours from the page at once.
+    this.root.dataset['light'] = this.now();
+    localStorage.setItem(KEY, wish);
+  }
+}
+
+function kept(): LightWish {
+  const kept = localStorage.getItem(KEY);
+  return kept === 'evening' || kept === 'computer' ? kept : 'day';
+}
