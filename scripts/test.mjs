@@ -34,19 +34,20 @@ async function step(name, command, words) {
   count(name, (await run(name, command, words)) === 0);
 }
 
-/** Runs a workspace's tests; a run that reports no test counts as a failure. */
-async function jest(workspace) {
-  const report = join(ROOT, '.test', `${workspace}.json`);
+/** Runs a workspace's tests, or a share of them as `2/6`; a run that reports no test counts as a failure. */
+async function jest(workspace, share = null) {
+  const name = share === null ? `tests of ${workspace}` : `tests of ${workspace}, ${share}`;
+  const report = join(ROOT, '.test', `${workspace}${share === null ? '' : `-${share.replace('/', '-of-')}`}.json`);
   rmSync(report, { force: true });
-  const words = ['jest', '--ci', '--json', `--outputFile=${report}`];
-  const status = await run(`tests of ${workspace}`, 'npx', words, { folder: join(ROOT, workspace), quiet: true });
+  const words = ['jest', '--ci', '--json', `--outputFile=${report}`, ...(share === null ? [] : [`--shard=${share}`])];
+  const status = await run(name, 'npx', words, { folder: join(ROOT, workspace), quiet: true });
   const result = existsSync(report)
     ? JSON.parse(readFileSync(report, 'utf8'))
     : { numPassedTests: 0, numFailedTests: 0, testResults: [] };
   const unrun = result.testResults.filter((suite) => suite.status === 'failed' && suite.assertionResults.length === 0).length;
   const fails = result.numFailedTests + unrun;
   const ok = status === 0 && result.numPassedTests > 0;
-  count(`tests of ${workspace}`, ok, result.numPassedTests, ok ? 0 : Math.max(1, fails));
+  count(name, ok, result.numPassedTests, ok ? 0 : Math.max(1, fails));
 }
 
 function browserInstalled() {
@@ -62,15 +63,22 @@ await installed();
 browserInstalled();
 await built();
 mkdirSync(join(ROOT, '.test'), { recursive: true });
-// The browser's tests wait for what they want to see, however busy the machine is: everything else goes beside them.
+// The browser's tests wait for what they want to see, however busy the machine is: everything else goes beside them, and
+// whoever is through with it takes a share of theirs.
+const SHARES = 6;
+const waiting = Array.from({ length: SHARES }, (_, i) => `${i + 1}/${SHARES}`);
+const browserTests = async () => {
+  for (let share = waiting.shift(); share; share = waiting.shift()) await jest('e2e', share);
+};
 const lanes = [
   async () => {
     await step('formatting', 'npm', ['run', '-s', 'format']);
     await step('lint', 'npm', ['run', '-s', 'lint']);
     await step('types', 'npm', ['run', '-s', 'types']);
     for (const workspace of ['web', 'server', 'core']) await jest(workspace);
+    await browserTests();
   },
-  async () => jest('e2e'),
+  browserTests,
 ];
 await Promise.all(lanes.map((lane) => lane()));
 if (broken.length > 0) console.log(`\nFailed: ${broken.join(', ')}`);

@@ -155,8 +155,8 @@ test('a jar taken off the shelf stays readable in the designs that use it', asyn
   await open('/designs/slate-and-saffron/colour');
   await reads(browser, 'no longer on the shelf');
   await reads(browser, 'A glitter of this blend isn’t on the shelf any more.');
-  await see(browser, '.row.missing');
-  await reads(browser, 'Wet Slate', '.row.missing');
+  await see(browser, 'tr.missing');
+  await reads(browser, 'Wet Slate', 'tr.missing');
   await press(browser, 'What instead?');
   await reads(browser, /\d jars?: ((no visible|slight|clear) difference|far apart)/, 'au-find-mix');
 });

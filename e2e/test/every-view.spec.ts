@@ -48,11 +48,35 @@ const views: readonly [string, string, string][] = [
   ['cups', '/cups', 'Measuring sheet'],
 ];
 
+/** How far the page, or a pane of it that can be scrolled, reaches over the side, px. */
+const tooWide = async (): Promise<number> =>
+  Math.max(
+    ...(await browser.executeScript<number[]>(
+      'return [document.documentElement, ...document.querySelectorAll("main, .work, .stage, .cdk-virtual-scrollable")].map((one) => one.scrollWidth - one.clientWidth)',
+    )),
+  );
+/** What is pressed on the page and smaller than a finger, by what it says. Words within a sentence and what is unseen aside. */
+const tooSmall = () =>
+  browser.executeScript<string[]>(
+    `const pressed = [...document.querySelectorAll('button, a, [role=tab], [role=option], [role=switch], mat-select, input:not([type=file]):not([type=color])')];
+     return pressed.filter((one) => {
+       const { width, height } = (one.closest('.mat-mdc-form-field, mat-checkbox, mat-slide-toggle, mat-chip-option') ?? one).getBoundingClientRect();
+       const inline = getComputedStyle(one).display === 'inline' || one.closest('.skip, .unseen, .label') || one.matches('.cup:not(:has(img))');
+       return !inline && width > 1 && height > 1 && (width < 43.5 || height < 43.5);
+     }).map((one) => \`\${one.tagName} \${one.className} \${(one.ariaLabel ?? one.textContent).trim().slice(0, 30)} \${Math.round(one.getBoundingClientRect().width)}x\${Math.round(one.getBoundingClientRect().height)}\`);`,
+  );
+const underEveningLight = async (does: () => Promise<void>) => {
+  await browser.executeScript('document.documentElement.dataset.light = "evening"');
+  await does();
+  await browser.executeScript('document.documentElement.dataset.light = "day"');
+};
+
 describe('each view passes axe and fits its window', () => {
   test.each(views)('%s', async (_, path, says) => {
     await resize(browser, 1280, 800);
     await go(path, says);
     expect(await violations()).toEqual([]);
+    await underEveningLight(async () => expect(await violations()).toEqual([]));
     expect(
       await browser.executeScript(
         'return [document.documentElement.scrollHeight <= 800, document.documentElement.scrollWidth <= 1280]',
@@ -65,11 +89,22 @@ describe('each view passes axe and fits its window', () => {
       'return [...document.querySelectorAll(".cdk-virtual-scrollable")].map((one) => one.getBoundingClientRect().height)';
     for (const height of await browser.executeScript<number[]>(panes)) expect(height).toBeGreaterThan(400);
     await resize(browser, 390, 840);
-    // Neither the page nor any pane that can be scrolled reaches over the side.
-    const wide =
-      'return [document.documentElement, ...document.querySelectorAll("main, .work, .stage, .cdk-virtual-scrollable")].map((one) => one.scrollWidth - one.clientWidth)';
-    expect(Math.max(...(await browser.executeScript<number[]>(wide)))).toBeLessThanOrEqual(0);
+    expect(await tooWide()).toBeLessThanOrEqual(0);
+    // By finger.
+    await browser.sendDevToolsCommand('Emulation.setEmulatedMedia', { features: [{ name: 'pointer', value: 'coarse' }] });
+    await browser.sendDevToolsCommand('Emulation.setTouchEmulationEnabled', { enabled: true });
+    expect(await tooSmall()).toEqual([]);
+    expect(await tooWide()).toBeLessThanOrEqual(0);
+    await browser.sendDevToolsCommand('Emulation.setTouchEmulationEnabled', { enabled: false });
+    await browser.sendDevToolsCommand('Emulation.setEmulatedMedia', { features: [] });
+    // At 200 % of 1280 × 800, and with text of 24 px.
+    await resize(browser, 640, 400);
+    expect(await tooWide()).toBeLessThanOrEqual(0);
+    expect(await violations()).toEqual([]);
     await resize(browser, 1280, 800);
+    await browser.executeScript('document.documentElement.style.fontSize = "24px"');
+    expect(await tooWide()).toBeLessThanOrEqual(0);
+    await browser.executeScript('document.documentElement.style.fontSize = ""');
   });
   test('sections, templates, the decal planner, the measuring wizard and a refused file', async () => {
     await go('/designs/copper-eaves/areas', 'Left over on the wall');
@@ -147,8 +182,17 @@ describe('each view passes axe and fits its window', () => {
     await reads(browser, 'Type a number');
     expect(await violations()).toEqual([]);
     await press(browser, /Help and keys/);
-    await reads(browser, 'Keys and words');
+    await reads(browser, 'It saves from: A coat over one that isn’t ready');
     expect(await violations()).toEqual([]);
+    for (const [tab, says] of [
+      ['Keys', 'Bring the area you are on forward'],
+      ['Words', 'How wide a flake is'],
+      ['Care', 'label'],
+    ] as const) {
+      await press(browser, tab);
+      await reads(browser, says, 'au-help-dialog');
+      expect(await violations()).toEqual([]);
+    }
     await press(browser, 'Done');
     await press(browser, /this workshop/);
     await reads(browser, 'Smallest spoon');
@@ -180,7 +224,7 @@ test('by keyboard alone: places, search, help, a new design, the cup turned', as
   await body().sendKeys('g', 'c');
   await reads(browser, 'Measuring sheet');
   await body().sendKeys('?');
-  await reads(browser, 'Keys and words');
+  await reads(browser, 'Stage by stage');
   await body().sendKeys(Key.ESCAPE);
   await browser.wait(
     async () => (await browser.findElements({ css: 'mat-dialog-container' })).length === 0,

@@ -35,7 +35,7 @@ test('home shows every cup with its line, and finds designs by their names and t
   await reads(browser, 'Thistle Weave', '.cups');
   await pictures(1);
   await type(browser, 'Find a design', 'no such cup');
-  await reads(browser, 'No design is called so');
+  await reads(browser, 'No design is called or tagged so');
   await type(browser, 'Find a design', ' ');
   await reads(browser, 'Lately on the table 6 designs');
 });

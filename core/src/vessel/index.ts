@@ -4,6 +4,7 @@ export * from './wall-distance';
 export * from './flatten';
 export * from './cup-kind';
 export * from './cup';
+export * from './found-cups';
 export * from './measuring';
 export * from './level';
 export * from './sections-round';

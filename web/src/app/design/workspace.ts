@@ -27,12 +27,15 @@ import { OpenDesign } from './open-design';
 import { PlannedDocument } from './planned-document';
 import { DesignSession } from './session';
 import { offerCommands, type Command } from '../services/commands';
+import { Unfetched } from '../parts/unfetched/unfetched';
+import { FirstCupLesson } from '../services/lesson';
+import { FirstCup } from './first-cup/first-cup';
 import { BUTTONS } from '../parts/buttons';
 
 /** One design, open: the rail of stages, the cup at the left, the stage's work at the right. */
 @Component({
   selector: 'au-workspace',
-  imports: [BUTTONS, CupView, MatInput, RouterLink, RouterOutlet],
+  imports: [BUTTONS, CupView, FirstCup, Unfetched, MatInput, RouterLink, RouterOutlet],
   providers: [DocumentHistory, PlannedDocument, Autosave, DesignSession, OpenDesign, AreaMoves],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './workspace.html',
@@ -42,6 +45,7 @@ import { BUTTONS } from '../parts/buttons';
 export class Workspace {
   protected readonly session = inject(DesignSession);
   private readonly memory = inject(WorkshopMemory);
+  protected readonly lesson = inject(FirstCupLesson);
   private readonly router = inject(Router);
   private readonly injector = inject(Injector);
   readonly id = input.required<string>();
@@ -159,6 +163,7 @@ export class Workspace {
       ...(session.canUndo() ? [{ group, name: 'Undo', keys: 'Ctrl Z', run: () => session.undo() }] : []),
       ...(session.canRedo() ? [{ group, name: 'Redo', keys: 'Ctrl Shift Z', run: () => session.redo() }] : []),
       { group, name: 'History: what it was before', run: () => void this.openHistory() },
+      { group, name: 'A first cup in six steps, on this design', run: () => this.lesson.begin(this.id()) },
       { group, name: 'The card as a PDF', run: () => window.open(`/api/designs/${encodeURIComponent(this.id())}/card.pdf`) },
     ];
   }

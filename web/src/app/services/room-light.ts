@@ -1,3 +1,4 @@
+import { keepHere, keptHere } from './kept-here';
 import { computed, effect, Injectable, signal, DOCUMENT, inject } from '@angular/core';
 
 /** By which light the screens are read; `computer` follows what the computer itself is set to. */
@@ -29,11 +30,11 @@ export class RoomLight {
     this.wish.set(wish);
     // What is drawn anew by this change reads its colours from the page at once.
     this.root.dataset['light'] = this.now();
-    localStorage.setItem(KEY, wish);
+    keepHere(KEY, wish);
   }
 }
 
 function kept(): LightWish {
-  const kept = localStorage.getItem(KEY);
+  const kept = keptHere(KEY);
   return kept === 'evening' || kept === 'computer' ? kept : 'day';
 }

@@ -36,7 +36,7 @@ export interface Chip<Id extends string> {
   `,
   styles: `
     .mat-mdc-chip-option:has(small) {
-      --mat-chip-container-height: 44px;
+      --mat-chip-container-height: 2.75rem;
     }
     .chip {
       display: flex;
@@ -58,7 +58,7 @@ export interface Chip<Id extends string> {
     small {
       display: block;
       color: var(--soft);
-      font-size: 12px;
+      font-size: 0.75rem;
       font-weight: 400;
       line-height: 1.2;
     }

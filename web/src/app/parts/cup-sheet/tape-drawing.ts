@@ -78,7 +78,7 @@ const MARGIN = 26;
       stroke: var(--peel);
     }
     text {
-      font: 700 12px var(--text);
+      font: 700 0.75rem var(--text);
       text-anchor: middle;
       fill: var(--ink);
     }

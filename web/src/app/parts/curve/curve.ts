@@ -92,7 +92,7 @@ const ROWS = 8;
       margin: 0;
       padding: 0;
       list-style: none;
-      font-size: 12.5px;
+      font-size: 0.7812rem;
       color: var(--soft);
     }
     svg {

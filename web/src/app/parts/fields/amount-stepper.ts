@@ -2,16 +2,24 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSign
 import { MatInput } from '@angular/material/input';
 import { amountFigure, amountUnit, partsText, readMeasure, tidy } from '@aurantia/core';
 import { WorkshopMemory } from '../../services/workshop';
+import { BUTTONS } from '../buttons';
 import { Icon } from '../icons/icon';
 
 /** An amount that goes up and down by the maker's spoon, by button, arrow keys or typing. */
 @Component({
   selector: 'au-stepper',
-  imports: [Icon, MatInput],
+  imports: [BUTTONS, Icon, MatInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="stepper" role="group" [attr.aria-label]="label()">
-      <button type="button" tabindex="-1" [attr.aria-label]="'Less ' + label()" (click)="step(-1)" [disabled]="now() <= least()">
+      <button
+        type="button"
+        matIconButton
+        tabindex="-1"
+        [attr.aria-label]="'Less ' + label()"
+        (click)="step(-1)"
+        [disabled]="now() <= least()"
+      >
         <au-icon name="less" />
       </button>
       <input
@@ -25,7 +33,7 @@ import { Icon } from '../icons/icon';
         (keydown.arrowUp)="step(1); $event.preventDefault()"
         (keydown.arrowDown)="step(-1); $event.preventDefault()"
       />
-      <button type="button" tabindex="-1" [attr.aria-label]="'More ' + label()" (click)="step(1)">
+      <button type="button" matIconButton tabindex="-1" [attr.aria-label]="'More ' + label()" (click)="step(1)">
         <au-icon name="more" />
       </button>
     </div>
@@ -46,18 +54,17 @@ import { Icon } from '../icons/icon';
       border-color: var(--peel);
     }
     button {
-      width: 28px;
-      border: 0;
-      background: none;
-      cursor: pointer;
-      color: var(--soft);
-      font-weight: 600;
+      --mat-icon-button-state-layer-size: 30px;
+
+      height: auto;
     }
-    button:hover:not(:disabled) {
-      color: var(--peel);
-    }
-    button:disabled {
-      opacity: 0.4;
+    @media (pointer: coarse) {
+      .stepper {
+        height: 46px;
+      }
+      button {
+        --mat-icon-button-state-layer-size: 44px;
+      }
     }
     input {
       width: 48px;

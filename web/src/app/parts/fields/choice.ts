@@ -24,7 +24,7 @@ let made = 0;
   styles: `
     .name {
       display: block;
-      font-size: 12.5px;
+      font-size: 0.7812rem;
       color: var(--soft);
       margin-bottom: 4px;
     }

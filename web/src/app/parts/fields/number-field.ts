@@ -13,6 +13,8 @@ import {
   type Units,
 } from '@aurantia/core';
 import { WorkshopMemory } from '../../services/workshop';
+import type { Term } from '@aurantia/core/glossary';
+import { Word } from '../word/word';
 import { saidState } from './said-state';
 
 let made = 0;
@@ -20,11 +22,17 @@ let made = 0;
 /** A typed figure in the maker's units. What can't be read or taken gets a sentence; the last good value stays. */
 @Component({
   selector: 'au-number',
-  imports: [MatError, MatFormField, MatInput, MatSuffix, ReactiveFormsModule],
+  imports: [MatError, MatFormField, MatInput, MatSuffix, ReactiveFormsModule, Word],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="field">
-      <label [for]="id" [class.unseen]="bare()">{{ label() }}</label>
+      <label [for]="id" [class.unseen]="bare()">
+        @if (word(); as term) {
+          <au-word [of]="term">{{ label() }}</au-word>
+        } @else {
+          {{ label() }}
+        }
+      </label>
       <mat-form-field appearance="outline" subscriptSizing="dynamic">
         <input
           matInput
@@ -63,6 +71,8 @@ export class NumberField {
   readonly digits = input(2);
   /** label only for those who can't see the column it stands in */
   readonly bare = input(false);
+  /** what the label says, where that is a word of the trade */
+  readonly word = input<Term | null>(null);
   readonly optional = input(false);
   /** what the owner says about the value it was last given, null when it was taken */
   readonly refused = input<string | null>(null);

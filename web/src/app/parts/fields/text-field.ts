@@ -18,6 +18,7 @@ let made = 0;
         @if (lines() > 1) {
           <textarea
             matInput
+            dir="auto"
             [id]="id"
             [attr.aria-label]="spoken()"
             [rows]="lines()"
@@ -30,6 +31,7 @@ let made = 0;
         } @else {
           <input
             matInput
+            dir="auto"
             [id]="id"
             [attr.aria-label]="spoken()"
             autocomplete="off"

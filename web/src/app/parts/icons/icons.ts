@@ -4,6 +4,7 @@ import { DomSanitizer } from '@angular/platform-browser';
 import {
   mdiArrowDown,
   mdiArrowUp,
+  mdiCheck,
   mdiClose,
   mdiCupOutline,
   mdiDotsHorizontal,
@@ -27,6 +28,7 @@ const paths = {
   find: mdiMagnify,
   menu: mdiDotsHorizontal,
   cup: mdiCupOutline,
+  done: mdiCheck,
   name: mdiTagOutline,
 };
 export type IconName = keyof typeof paths;

@@ -29,6 +29,9 @@ type Row<Item> =
   | { readonly key: string; readonly title: string; readonly count: number }
   | { readonly key: string; readonly items: readonly Item[]; readonly last: boolean };
 
+/** How much larger than usual text is, by the browser's own setting. */
+const textScale = (): number => (Number.parseFloat(getComputedStyle(document.documentElement).fontSize) || 16) / 16;
+
 /**
  * A list of any length in rows of one height: only what is seen is there, so thousands scroll like a dozen. It lies in
  * whatever pane around it scrolls (`cdkVirtualScrollingElement`).
@@ -38,10 +41,10 @@ type Row<Item> =
   imports: [NgTemplateOutlet, ScrollingModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <cdk-virtual-scroll-viewport [itemSize]="rowHeight()" [minBufferPx]="400" [maxBufferPx]="900">
+    <cdk-virtual-scroll-viewport [itemSize]="tall()" [minBufferPx]="400" [maxBufferPx]="900">
       <ng-container *cdkVirtualFor="let row of rows(); trackBy: keyOf">
         @if ('title' in row) {
-          <div class="title" [style.height.px]="rowHeight()">
+          <div class="title" [style.height.px]="tall()">
             <h2>
               {{ row.title }} <small>{{ row.count }}</small>
             </h2>
@@ -51,7 +54,7 @@ type Row<Item> =
             class="row"
             [class.last]="row.last"
             [attr.aria-label]="label()"
-            [style.height.px]="rowHeight()"
+            [style.height.px]="tall()"
             [style.grid-template-columns]="'repeat(' + across() + ', minmax(0, 1fr))'"
           >
             @for (item of row.items; track $index) {
@@ -81,7 +84,7 @@ type Row<Item> =
       padding-bottom: 6px;
     }
     h2 small {
-      font: 400 14px var(--text);
+      font: 400 0.875rem var(--text);
       color: var(--soft);
     }
     .row {
@@ -101,6 +104,8 @@ export class LongList<Item> implements AfterViewInit {
   readonly label = input.required<string>();
   /** px */
   readonly rowHeight = input.required<number>();
+  /** the same where the browser's text is larger than usual: rows grow with what they hold */
+  protected readonly tall = computed(() => Math.round(this.rowHeight() * textScale()));
   /** px an item is wide at least */
   readonly least = input.required<number>();
   /** fewer items than fit beside each other share the width when set */

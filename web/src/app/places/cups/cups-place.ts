@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
 import { MatMenuModule } from '@angular/material/menu';
-import { countText, planOf, startingDesign, typicalCups, volumeCheck, type Cup } from '@aurantia/core';
+import { countText, foundCups, planOf, startingDesign, typicalCups, volumeCheck, type Cup } from '@aurantia/core';
 import { cupsCsv, cupsJson, readCups } from '@aurantia/core/cups-file';
 import { concatMap, from, toArray } from 'rxjs';
 import { v7 } from 'uuid';
@@ -12,18 +12,25 @@ import { saveText } from '../../services/save-file';
 import { WorkshopMemory } from '../../services/workshop';
 import { MeasuringWizard } from './measuring-wizard';
 import { FileField } from '../../parts/fields/file-field';
+import { SearchField } from '../../parts/fields/search-field';
+import { Waiting } from '../../parts/waiting';
 import { BUTTONS } from '../../parts/buttons';
+
+/** Up to so many are found by looking. */
+const MANY = 6;
 
 /** The cups that were measured, side by side at one scale, and the measuring sheet. */
 @Component({
   selector: 'au-cups-place',
-  imports: [BUTTONS, MatMenuModule, CupFigure, CupSheet, MeasuringWizard, AreaPipe, LengthPipe, FileField],
+  imports: [BUTTONS, MatMenuModule, CupFigure, CupSheet, MeasuringWizard, AreaPipe, LengthPipe, FileField, SearchField, Waiting],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cups-place.html',
   styleUrl: './cups-place.scss',
 })
 export class CupsPlace {
-  private readonly memory = inject(WorkshopMemory);
+  protected readonly memory = inject(WorkshopMemory);
+  protected readonly MANY = MANY;
+  protected readonly search = signal('');
   private readonly notices = inject(Notices);
   /** from the address: which cup, or that one is to be measured */
   readonly cup = input<string>();
@@ -34,9 +41,10 @@ export class CupsPlace {
   protected readonly library = typicalCups;
   protected readonly loaded = this.memory.loaded;
   protected readonly cups = computed(() =>
-    this.memory
-      .cups()
-      .map((kept) => ({ kept, plan: planOf(startingDesign(kept.id, kept.cup.name, kept.cup), this.memory.workshop()) })),
+    foundCups(this.memory.cups(), this.search()).map((kept) => ({
+      kept,
+      plan: planOf(startingDesign(kept.id, kept.cup.name, kept.cup), this.memory.workshop()),
+    })),
   );
   protected readonly chosen = computed(
     () => this.cups().find(({ kept }) => kept.id === this.picked()) ?? this.cups().at(0) ?? null,

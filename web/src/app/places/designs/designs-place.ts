@@ -16,12 +16,13 @@ import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { MatMenuModule } from '@angular/material/menu';
 import { Router, RouterLink } from '@angular/router';
 import { amountText, countText, daysLeftText, gramsPerMl, readDesignFile, type Design, type DesignSummary } from '@aurantia/core';
-import { debounceTime, Subject, switchMap, type Observable } from 'rxjs';
+import { debounceTime, Subject, switchMap, tap, type Observable } from 'rxjs';
 import { v7 } from 'uuid';
 import { MaterialGlyph } from '../../parts/glyphs/material-glyph';
 import { LongList } from '../../parts/long-list/long-list';
 import { ALL_DESIGNS, DesignList, type DesignsWanted, type KeptDesign } from '../../services/designs';
 import { KeptSafe } from '../../services/kept-safe';
+import { FirstCupLesson } from '../../services/lesson';
 import { Notices } from '../../services/notices';
 import { WorkshopMemory } from '../../services/workshop';
 import { SearchField } from '../../parts/fields/search-field';
@@ -30,6 +31,7 @@ import { Icon } from '../../parts/icons/icon';
 import { DesignFilter } from './design-filter/design-filter';
 import { TypicalOffer } from '../../parts/typical-offer/typical-offer';
 import { Unfetched } from '../../parts/unfetched/unfetched';
+import { Waiting } from '../../parts/waiting';
 import { BUTTONS } from '../../parts/buttons';
 
 /** Cups that stand large, in front. */
@@ -48,6 +50,7 @@ const PAUSE = 150;
   selector: 'au-designs-place',
   imports: [
     BUTTONS,
+    Waiting,
     DesignFilter,
     LongList,
     MaterialGlyph,
@@ -72,6 +75,7 @@ export class DesignsPlace {
   private readonly injector = inject(Injector);
   protected readonly memory = inject(WorkshopMemory);
   private readonly safe = inject(KeptSafe);
+  protected readonly lesson = inject(FirstCupLesson);
 
   /** from the address: what is shown of them */
   readonly where = input<string>();
@@ -160,6 +164,11 @@ export class DesignsPlace {
 
   protected begin(): void {
     this.open(this.list.begin(this.memory.cups().at(0)?.cup));
+  }
+
+  /** A new design, with the lesson of a first cup beside it. */
+  protected learn(): void {
+    this.open(this.list.begin(this.memory.cups().at(0)?.cup).pipe(tap(({ document }) => this.lesson.begin(document.id))));
   }
 
   protected copy({ id }: DesignSummary): void {

@@ -1,79 +1,48 @@
-import { glossary } from '@aurantia/core/glossary';
-import { ChangeDetectionStrategy, Component } from '@angular/core';
-import { MatDialogModule } from '@angular/material/dialog';
+import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { MatDialogModule, MatDialogRef } from '@angular/material/dialog';
+import { Router } from '@angular/router';
 import { healthNotes } from '@aurantia/core';
+import { glossary } from '@aurantia/core/glossary';
+import { stageNames, stagePages } from '@aurantia/core/guide';
 import { BUTTONS } from '../../parts/buttons';
+import { PANELS } from '../../parts/panels';
+import { TABS } from '../../parts/tabs/tabs';
+import { FirstCupLesson } from '../../services/lesson';
+import { keysByPlace } from './keys';
 
-/** The keys, the words and the care notes. */
+/** What each stage decides, the keys by place, the words, and the care notes. */
 @Component({
   selector: 'au-help-dialog',
-  imports: [BUTTONS, MatDialogModule],
+  imports: [BUTTONS, MatDialogModule, PANELS, TABS],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `
-    <h2 mat-dialog-title>Keys and words</h2>
-    <mat-dialog-content tabindex="0">
-      <dl>
-        @for (row of keys; track row.key) {
-          <dt>
-            <kbd>{{ row.key }}</kbd>
-          </dt>
-          <dd>{{ row.does }}</dd>
-        }
-      </dl>
-      <dl class="words">
-        @for (row of words; track row.word) {
-          <dt>{{ row.word }}</dt>
-          <dd>{{ row.means }}</dd>
-        }
-      </dl>
-      @for (note of health; track note) {
-        <p class="soft">{{ note }}</p>
-      }
-    </mat-dialog-content>
-    <mat-dialog-actions align="end"
-      ><button type="button" matButton="outlined" mat-dialog-close cdkFocusInitial>Done</button></mat-dialog-actions
-    >
-  `,
-  styles: `
-    dl {
-      display: grid;
-      grid-template-columns: 120px 1fr;
-      gap: 5px 14px;
-      margin: 0 0 16px;
-    }
-    dt {
-      font-weight: 700;
-    }
-    dd {
-      margin: 0;
-    }
-    kbd {
-      font: 600 12.5px var(--text);
-      border: 1px solid var(--field-edge);
-      border-radius: 5px;
-      padding: 1px 7px;
-      background: var(--paper);
-    }
-    p {
-      font-size: 12.5px;
-      margin-top: 6px;
-    }
-  `,
+  templateUrl: './help-dialog.html',
+  styleUrl: './help-dialog.scss',
 })
 export class HelpDialog {
+  private readonly ref = inject<MatDialogRef<HelpDialog>>(MatDialogRef);
+  private readonly lesson = inject(FirstCupLesson);
+  /** where the page is: a design and its stage, as its address says */
+  private readonly at = /^\/designs\/([^/?]+)\/(\w+)/.exec(inject(Router).url);
+  protected readonly design = this.at?.[1] ?? null;
+  protected readonly stage = this.at?.[2] ?? null;
   protected readonly health = healthNotes;
-  protected readonly keys = [
-    { key: 'g d', does: 'Designs' },
-    { key: 'g s', does: 'Shelf' },
-    { key: 'g c', does: 'Cups' },
-    { key: '/', does: 'Search, where there is a search' },
-    { key: 'Ctrl Z', does: 'Undo in a design; with Shift, redo' },
-    { key: '↑ ↓', does: 'One spoon more or less in an amount' },
-    { key: 'Alt ↑ ↓', does: 'Move the coat you are on up or down' },
-    { key: '← →', does: 'Turn the cup, once it has the focus' },
-  ] as const;
+  protected readonly places = keysByPlace;
+  protected readonly pages = stageNames.map((stage) => ({ stage, ...stagePages[stage] }));
   protected readonly words = Object.entries(glossary).map(([word, means]) => ({
     word: word.charAt(0).toUpperCase() + word.slice(1),
     means,
   }));
+  protected readonly tabs = [
+    { tab: 'stages', name: 'Stage by stage' },
+    { tab: 'keys', name: 'Keys' },
+    { tab: 'words', name: 'Words' },
+    { tab: 'care', name: 'Care' },
+  ] as const;
+  protected readonly tab = signal<(typeof this.tabs)[number]['tab']>(this.stage ? 'stages' : 'keys');
+
+  /** The lesson, on the design that is open. */
+  protected learn(): void {
+    if (this.design) this.lesson.begin(decodeURIComponent(this.design));
+    this.ref.close();
+  }
 }

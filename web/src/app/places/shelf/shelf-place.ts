@@ -33,6 +33,7 @@ import { FileField } from '../../parts/fields/file-field';
 import { Icon } from '../../parts/icons/icon';
 import { TypicalOffer } from '../../parts/typical-offer/typical-offer';
 import { Unfetched } from '../../parts/unfetched/unfetched';
+import { Waiting } from '../../parts/waiting';
 import { BUTTONS } from '../../parts/buttons';
 
 const groups: readonly { kind: ShelfGroup; title: string; one: string }[] = [
@@ -48,13 +49,12 @@ const groups: readonly { kind: ShelfGroup; title: string; one: string }[] = [
 /** So many items are shown by colour. */
 const NEAREST = 12;
 
-/** Cuts a maker looks for, mm. */
-
 /** What stands on the shelf, and what is known of each jar. */
 @Component({
   selector: 'au-shelf-place',
   imports: [
     BUTTONS,
+    Waiting,
     ColourDot,
     LongList,
     MatMenuModule,

@@ -89,7 +89,7 @@ const MOST = 4;
     figcaption {
       display: grid;
       padding: 8px 6px 0 0;
-      font-size: 12.5px;
+      font-size: 0.7812rem;
     }
     dl {
       margin: 0;

@@ -58,7 +58,7 @@ import { BUTTONS } from '../../../parts/buttons';
     }
     small {
       color: var(--soft);
-      font-size: 12.5px;
+      font-size: 0.7812rem;
     }
     .bar {
       display: flex;
@@ -70,7 +70,7 @@ import { BUTTONS } from '../../../parts/buttons';
       flex-basis: 0;
     }
     .parts {
-      font-size: 13px;
+      font-size: 0.8125rem;
     }
   `,
 })

@@ -1,0 +1,2 @@
+export * from './stage-pages';
+export * from './first-cup';
