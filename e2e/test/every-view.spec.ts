@@ -1,11 +1,9 @@
-import { readFileSync } from 'node:fs';
-import { createRequire } from 'node:module';
 import { Key } from 'selenium-webdriver';
 import { kept, menuItem, openBrowser, painted, press, reads, resize, see, type, valueOf, type Browser } from '../src/browser';
+import { tooSmall, tooWide, violations } from '../src/fit-and-axe';
 import type { Program } from '../src/program';
 import { demoForAll } from '../src/running';
 
-const axe = readFileSync(createRequire(__filename).resolve('axe-core/axe.min.js'), 'utf8');
 let program: Program;
 let browser: Browser;
 demoForAll((ofAll, view) => {
@@ -13,22 +11,6 @@ demoForAll((ofAll, view) => {
   browser = view;
 });
 
-const violations = async (): Promise<readonly string[]> => {
-  // A dialog that is still fading in, or hasn't begun to, has half its contrast or none.
-  await browser.wait(
-    () =>
-      browser.executeScript(
-        'return document.getAnimations().every((one) => one.playState !== "running") && [...document.querySelectorAll("mat-dialog-container")].every((dialog) => dialog.classList.contains("mdc-dialog--open") && [...dialog.querySelectorAll(".mat-mdc-dialog-inner-container")].every((inner) => getComputedStyle(inner).opacity === "1"))',
-      ),
-    45000,
-    'the page never comes to rest',
-  );
-  // As a program of the driver's, not of the page's: the page's own policy would refuse it.
-  await browser.sendDevToolsCommand('Runtime.evaluate', { expression: axe });
-  return browser.executeAsyncScript<string[]>(
-    'const done = arguments[0]; axe.run(document, { resultTypes: ["violations"] }).then((r) => done(r.violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(" ")).join(", ")}`)))',
-  );
-};
 const go = async (path: string, says: string) => {
   await browser.get(`${program.address}${path}`);
   await reads(browser, says);
@@ -48,23 +30,6 @@ const views: readonly [string, string, string][] = [
   ['cups', '/cups', 'Measuring sheet'],
 ];
 
-/** How far the page, or a pane of it that can be scrolled, reaches over the side, px. */
-const tooWide = async (): Promise<number> =>
-  Math.max(
-    ...(await browser.executeScript<number[]>(
-      'return [document.documentElement, ...document.querySelectorAll("main, .work, .stage, .cdk-virtual-scrollable")].map((one) => one.scrollWidth - one.clientWidth)',
-    )),
-  );
-/** What is pressed on the page and smaller than a finger, by what it says. Words within a sentence and what is unseen aside. */
-const tooSmall = () =>
-  browser.executeScript<string[]>(
-    `const pressed = [...document.querySelectorAll('button, a, [role=tab], [role=option], [role=switch], mat-select, input:not([type=file]):not([type=color])')];
-     return pressed.filter((one) => {
-       const { width, height } = (one.closest('.mat-mdc-form-field, mat-checkbox, mat-slide-toggle, mat-chip-option') ?? one).getBoundingClientRect();
-       const inline = getComputedStyle(one).display === 'inline' || one.closest('.skip, .unseen, .label') || one.matches('.cup:not(:has(img))');
-       return !inline && width > 1 && height > 1 && (width < 43.5 || height < 43.5);
-     }).map((one) => \`\${one.tagName} \${one.className} \${(one.ariaLabel ?? one.textContent).trim().slice(0, 30)} \${Math.round(one.getBoundingClientRect().width)}x\${Math.round(one.getBoundingClientRect().height)}\`);`,
-  );
 const underEveningLight = async (does: () => Promise<void>) => {
   await browser.executeScript('document.documentElement.dataset.light = "evening"');
   await does();
@@ -75,8 +40,8 @@ describe('each view passes axe and fits its window', () => {
   test.each(views)('%s', async (_, path, says) => {
     await resize(browser, 1280, 800);
     await go(path, says);
-    expect(await violations()).toEqual([]);
-    await underEveningLight(async () => expect(await violations()).toEqual([]));
+    expect(await violations(browser)).toEqual([]);
+    await underEveningLight(async () => expect(await violations(browser)).toEqual([]));
     expect(
       await browser.executeScript(
         'return [document.documentElement.scrollHeight <= 800, document.documentElement.scrollWidth <= 1280]',
@@ -89,53 +54,53 @@ describe('each view passes axe and fits its window', () => {
       'return [...document.querySelectorAll(".cdk-virtual-scrollable")].map((one) => one.getBoundingClientRect().height)';
     for (const height of await browser.executeScript<number[]>(panes)) expect(height).toBeGreaterThan(400);
     await resize(browser, 390, 840);
-    expect(await tooWide()).toBeLessThanOrEqual(0);
+    expect(await tooWide(browser)).toBeLessThanOrEqual(0);
     // By finger.
     await browser.sendDevToolsCommand('Emulation.setEmulatedMedia', { features: [{ name: 'pointer', value: 'coarse' }] });
     await browser.sendDevToolsCommand('Emulation.setTouchEmulationEnabled', { enabled: true });
-    expect(await tooSmall()).toEqual([]);
-    expect(await tooWide()).toBeLessThanOrEqual(0);
+    expect(await tooSmall(browser)).toEqual([]);
+    expect(await tooWide(browser)).toBeLessThanOrEqual(0);
     await browser.sendDevToolsCommand('Emulation.setTouchEmulationEnabled', { enabled: false });
     await browser.sendDevToolsCommand('Emulation.setEmulatedMedia', { features: [] });
     // At 200 % of 1280 × 800, and with text of 24 px.
     await resize(browser, 640, 400);
-    expect(await tooWide()).toBeLessThanOrEqual(0);
-    expect(await violations()).toEqual([]);
+    expect(await tooWide(browser)).toBeLessThanOrEqual(0);
+    expect(await violations(browser)).toEqual([]);
     await resize(browser, 1280, 800);
     await browser.executeScript('document.documentElement.style.fontSize = "24px"');
-    expect(await tooWide()).toBeLessThanOrEqual(0);
+    expect(await tooWide(browser)).toBeLessThanOrEqual(0);
     await browser.executeScript('document.documentElement.style.fontSize = ""');
   });
   test('sections, templates, the decal planner, the measuring wizard and a refused file', async () => {
     await go('/designs/copper-eaves/areas', 'Left over on the wall');
     await press(browser, 'Sections');
     await reads(browser, 'wide at the foot');
-    expect(await violations()).toEqual([]);
+    expect(await violations(browser)).toEqual([]);
     await press(browser, 'Templates');
     await reads(browser, 'Both sides are the seam.');
-    expect(await violations()).toEqual([]);
+    expect(await violations(browser)).toEqual([]);
     await press(browser, 'Decal');
     await reads(browser, 'A flat decal on this wall');
-    expect(await violations()).toEqual([]);
+    expect(await violations(browser)).toEqual([]);
     await go('/cups', 'Measuring sheet');
     await press(browser, 'Measure a cup');
     await reads(browser, 'Which kind is it?');
-    expect(await violations()).toEqual([]);
+    expect(await violations(browser)).toEqual([]);
     await press(browser, /^Small, with a handle /);
     await reads(browser, 'Reading 1 of 2');
-    expect(await violations()).toEqual([]);
+    expect(await violations(browser)).toEqual([]);
   });
   test('a jar being looked for, found by nearness, and one that isn’t there yet', async () => {
     await go('/designs/copper-eaves/colour', 'By the eye');
     await press(browser, 'Add a glitter');
     await reads(browser, 'Used lately', 'au-jar-finder');
-    expect(await violations()).toEqual([]);
+    expect(await violations(browser)).toEqual([]);
     await press(browser, 'Near to this blend');
     await reads(browser, 'away', 'au-jar-finder');
-    expect(await violations()).toEqual([]);
+    expect(await violations(browser)).toEqual([]);
     await type(browser, 'Find a jar', 'no such thing');
     await reads(browser, 'Nothing on the shelf is called so.', 'au-jar-finder');
-    expect(await violations()).toEqual([]);
+    expect(await violations(browser)).toEqual([]);
     await press(browser, 'Leave it');
     await press(browser, 'Cut', 'dfn');
     await reads(browser, 'flat to flat', '.mat-mdc-tooltip');
@@ -145,14 +110,14 @@ describe('each view passes axe and fits its window', () => {
     await press(browser, 'Find a mix');
     await press(browser, 'From a photo');
     await reads(browser, 'All of it searched');
-    expect(await violations()).toEqual([]);
+    expect(await violations(browser)).toEqual([]);
     await press(browser, 'Compare');
     await reads(browser, 'side by side');
-    expect(await violations()).toEqual([]);
+    expect(await violations(browser)).toEqual([]);
     await go('/shelf?item=candle-end', 'flakes in a ml');
     await press(browser, 'Take off the shelf');
     await reads(browser, 'Instead of Candle End');
-    expect(await violations()).toEqual([]);
+    expect(await violations(browser)).toEqual([]);
     await press(browser, 'Put Candle End back');
     await reads(browser, 'Candle End', 'section li');
   });
@@ -164,15 +129,15 @@ describe('each view passes axe and fits its window', () => {
     ] as const) {
       await press(browser, tab);
       await reads(browser, says);
-      expect(await violations()).toEqual([]);
+      expect(await violations(browser)).toEqual([]);
     }
     await go('/designs/apiary-noon/colour', 'This will show');
-    expect(await violations()).toEqual([]);
+    expect(await violations(browser)).toEqual([]);
     await go('/shelf/palettes', 'no mix yet');
     await press(browser, 'New palette');
     await menuItem(browser, 'From a photo');
     await reads(browser, 'Choose a photo');
-    expect(await violations()).toEqual([]);
+    expect(await violations(browser)).toEqual([]);
   });
   test('dialogs, an open coat and a refused field', async () => {
     await go('/designs/copper-eaves/coats', 'Scuff and degrease');
@@ -180,10 +145,10 @@ describe('each view passes axe and fits its window', () => {
     await reads(browser, 'Waits for');
     await type(browser, 'Film', 'thick');
     await reads(browser, 'Type a number');
-    expect(await violations()).toEqual([]);
+    expect(await violations(browser)).toEqual([]);
     await press(browser, /Help and keys/);
     await reads(browser, 'It saves from: A coat over one that isn’t ready');
-    expect(await violations()).toEqual([]);
+    expect(await violations(browser)).toEqual([]);
     for (const [tab, says] of [
       ['Keys', 'Bring the area you are on forward'],
       ['Words', 'How wide a flake is'],
@@ -191,12 +156,12 @@ describe('each view passes axe and fits its window', () => {
     ] as const) {
       await press(browser, tab);
       await reads(browser, says, 'au-help-dialog');
-      expect(await violations()).toEqual([]);
+      expect(await violations(browser)).toEqual([]);
     }
     await press(browser, 'Done');
     await press(browser, /this workshop/);
     await reads(browser, 'Smallest spoon');
-    expect(await violations()).toEqual([]);
+    expect(await violations(browser)).toEqual([]);
     await press(browser, 'Done');
   });
 });
