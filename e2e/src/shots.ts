@@ -55,12 +55,14 @@ const shots: readonly { name: string; path: string; says: string | RegExp; then?
     },
   },
   {
-    name: 'compare',
-    path: '/designs/thistle-weave/colour',
-    says: 'By the eye',
+    name: 'evening',
+    path: '/designs/thistle-weave/areas',
+    says: 'Left over on the wall',
     then: async (browser) => {
-      await press(browser, 'Compare');
-      await reads(browser, 'far apart');
+      await browser.executeScript('localStorage.setItem("aurantia.light", "evening")');
+      await browser.navigate().refresh();
+      await reads(browser, 'Left over on the wall');
+      await browser.executeScript('localStorage.removeItem("aurantia.light")');
     },
   },
   {
@@ -104,15 +106,6 @@ const shots: readonly { name: string; path: string; says: string | RegExp; then?
       await browser.executeScript('document.querySelector("au-ring-order").scrollIntoView()');
     },
   },
-  {
-    name: 'glue',
-    path: '/designs/copper-eaves/colour',
-    says: 'By the eye',
-    then: async (browser) => {
-      await press(browser, 'Glue');
-      await reads(browser, 'Thin resin wipe');
-    },
-  },
   { name: 'cups', path: '/cups', says: 'Measuring sheet' },
   {
     name: 'measuring',
@@ -139,6 +132,36 @@ const shots: readonly { name: string; path: string; says: string | RegExp; then?
   },
 ];
 
+/** One view as it is on five screens, from a desk's to a phone's, in one picture. */
+const sizes = [
+  [1920, 1080],
+  [1280, 800],
+  [1024, 768],
+  [820, 1180],
+  [390, 844],
+] as const;
+
+async function fiveSizes(browser: Browser, address: string): Promise<void> {
+  const taken: string[] = [];
+  for (const [width, height] of sizes) {
+    await resize(browser, width, height);
+    await browser.get(`${address}/designs/copper-eaves/colour`);
+    await reads(browser, 'By the eye');
+    await painted(browser);
+    const scale = width > 1000 ? 0.3 : 0.36;
+    const image = `data:image/png;base64,${await browser.takeScreenshot()}`;
+    taken.push(
+      `<figure><img src="${image}" width="${width * scale}" height="${height * scale}"><figcaption>${width} × ${height}</figcaption></figure>`,
+    );
+  }
+  await resize(browser, 1280, 800);
+  const style =
+    'body{margin:0;padding:16px;display:flex;flex-wrap:wrap;gap:14px;align-items:end;justify-content:center;background:#fbf6ee;font:14px sans-serif}figure{margin:0}img{display:block;border:1px solid #cdb99e}figcaption{padding-top:4px}';
+  await browser.get('about:blank');
+  await browser.executeScript('document.body.innerHTML = arguments[0]', `<style>${style}</style>${taken.join('')}`);
+  await picture(browser, join(FOLDER, 'sizes.png'));
+}
+
 async function main(): Promise<void> {
   mkdirSync(FOLDER, { recursive: true });
   const program = new Program(true);
@@ -154,6 +177,7 @@ async function main(): Promise<void> {
       await picture(browser, join(FOLDER, `${name}.png`));
       process.stdout.write(`docs/screenshots/${name}.png\n`);
     }
+    await fiveSizes(browser, program.address);
   } finally {
     await browser.quit();
     await program.end();

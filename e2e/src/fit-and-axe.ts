@@ -1,0 +1,41 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import type { Browser } from './browser';
+
+const axe = readFileSync(createRequire(__filename).resolve('axe-core/axe.min.js'), 'utf8');
+
+/** What axe finds wrong with the page as it stands, once it has come to rest: a rule and where it is broken. */
+export async function violations(browser: Browser): Promise<readonly string[]> {
+  // A dialog that is still fading in, or hasn't begun to, has half its contrast or none.
+  await browser.wait(
+    () =>
+      browser.executeScript(
+        'return document.getAnimations().every((one) => one.playState !== "running") && [...document.querySelectorAll("mat-dialog-container")].every((dialog) => dialog.classList.contains("mdc-dialog--open") && [...dialog.querySelectorAll(".mat-mdc-dialog-inner-container")].every((inner) => getComputedStyle(inner).opacity === "1"))',
+      ),
+    45000,
+    'the page never comes to rest',
+  );
+  // As a program of the driver's, not of the page's: the page's own policy would refuse it.
+  await browser.sendDevToolsCommand('Runtime.evaluate', { expression: axe });
+  return browser.executeAsyncScript<string[]>(
+    'const done = arguments[0]; axe.run(document, { resultTypes: ["violations"] }).then((r) => done(r.violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(" ")).join(", ")}`)))',
+  );
+}
+
+/** How far the page, or a pane of it that can be scrolled, reaches over the side, px. */
+export const tooWide = async (browser: Browser): Promise<number> =>
+  Math.max(
+    ...(await browser.executeScript<number[]>(
+      'return [document.documentElement, ...document.querySelectorAll("main, .work, .stage, .cdk-virtual-scrollable")].map((one) => one.scrollWidth - one.clientWidth)',
+    )),
+  );
+/** What is pressed on the page and smaller than a finger, by what it says. Words within a sentence and what is unseen aside. */
+export const tooSmall = (browser: Browser): Promise<string[]> =>
+  browser.executeScript<string[]>(
+    `const pressed = [...document.querySelectorAll('button, a, [role=tab], [role=option], [role=switch], mat-select, input:not([type=file]):not([type=color])')];
+     return pressed.filter((one) => {
+       const { width, height } = (one.closest('.mat-mdc-form-field, mat-checkbox, mat-slide-toggle, mat-chip-option') ?? one).getBoundingClientRect();
+       const inline = getComputedStyle(one).display === 'inline' || one.closest('.skip, .unseen, .label') || one.matches('.cup:not(:has(img))');
+       return !inline && width > 1 && height > 1 && (width < 43.5 || height < 43.5);
+     }).map((one) => \`\${one.tagName} \${one.className} \${(one.ariaLabel ?? one.textContent).trim().slice(0, 30)} \${Math.round(one.getBoundingClientRect().width)}x\${Math.round(one.getBoundingClientRect().height)}\`);`,
+  );

@@ -1,0 +1,52 @@
+import { Key } from 'selenium-webdriver';
+import { openBrowser, painted, reads, see, type Browser } from '../src/browser';
+import type { Program } from '../src/program';
+import { demoForAll } from '../src/running';
+
+let program: Program;
+let browser: Browser;
+demoForAll((ofAll, view) => {
+  program = ofAll;
+  browser = view;
+});
+const go = async (path: string, says: string) => {
+  await browser.get(`${program.address}${path}`);
+  await reads(browser, says);
+};
+
+test('the cup turns by the pointer, drawn by the graphics card', async () => {
+  await go('/designs/copper-eaves/cup', 'Which cup is it?');
+  await painted(browser);
+  const canvas = await see(browser, 'au-cup-view canvas');
+  expect(await canvas.getAttribute('data-painted')).toBe('solid');
+  const before = await canvas.takeScreenshot();
+  await browser
+    .actions({ async: true })
+    .move({ origin: canvas })
+    .press()
+    .move({ origin: canvas, x: 70, duration: 200 })
+    .release()
+    .perform();
+  await browser.wait(async () => (await canvas.takeScreenshot()) !== before, 45000, 'the cup never turns');
+});
+
+test('without a graphics card the cup is painted all the same', async () => {
+  const plain = await openBrowser(false);
+  try {
+    await plain.get(`${program.address}/designs/orchard-frost/cup`);
+    await painted(plain);
+    const canvas = await see(plain, 'au-cup-view canvas');
+    expect(await canvas.getAttribute('data-painted')).toBe('flat');
+    const middle = () =>
+      plain.executeScript<number[]>(
+        'const c = arguments[0]; return [...c.getContext("2d").getImageData(c.width * 0.55, c.height / 2, 40, 40).data]',
+        canvas,
+      );
+    const before = await middle();
+    expect(before.some((value) => value > 0)).toBe(true);
+    await canvas.sendKeys(Key.ARROW_LEFT);
+    await plain.wait(async () => (await middle()).join() !== before.join(), 45000, 'the cup never turns');
+  } finally {
+    await plain.quit();
+  }
+});
