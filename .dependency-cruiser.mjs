@@ -15,7 +15,19 @@ const floors = [
   ['check', 'ring'],
   ['plan'],
   ['field', 'palette', 'formats'],
-  ['figure', 'history', 'templates', 'glossary', 'guide', 'first-shelf', 'cups-file', 'outline-file', 'photo', 'shelf-table'],
+  [
+    'figure',
+    'history',
+    'templates',
+    'glossary',
+    'guide',
+    'trouble',
+    'first-shelf',
+    'cups-file',
+    'outline-file',
+    'photo',
+    'shelf-table',
+  ],
 ];
 
 const inFloors = (from) => `^core/src/(${floors.slice(from).flat().join('|')})(/|\\.ts$)`;

@@ -3,7 +3,9 @@ import { coat, designWith, workshop } from './workshop';
 
 const found = (design: Design, over: Workshop = workshop) => planOf(design, over).findings;
 const rulesOf = (design: Design, over: Workshop = workshop) => found(design, over).map((finding) => finding.rule);
-const usual = [coat.base, coat.wipe, coat.glitter, coat.press, coat.seal, coat.resin, coat.sand, coat.resin, coat.rest];
+const prep = { kind: 'prep' };
+const decal = { kind: 'decal', name: 'Mark', width: 40, height: 30, centre: 60 };
+const usual = [prep, coat.base, coat.wipe, coat.glitter, coat.press, coat.seal, coat.resin, coat.sand, coat.resin, coat.rest];
 
 /** Takes the fix of a rule and says which rules are left. */
 function afterFix(design: Design, rule: string): readonly string[] {
@@ -17,19 +19,54 @@ test('a sound order has nothing to look at', () => expect(rulesOf(designWith(usu
 describe('each rule speaks up, and its fix settles it', () => {
   test.each([
     ['glitter without glue', [coat.base, coat.glitter, coat.press, coat.seal, coat.resin]],
+    ['scuff first', [coat.base, coat.wipe, coat.glitter]],
+    ['flakes not buried', [prep, coat.wipe, coat.glitter, coat.press, coat.seal, { ...coat.resin, thickness: 0.2 }]],
+    ['decal on gloss', [...usual, decal]],
     ['film that runs', [...usual, { ...coat.resin, thickness: 1.2 }]],
     ['ink load', [...usual, { ...coat.ink, load: 14 }]],
     ['press chunky flakes', [coat.wipe, coat.glitter, coat.seal, coat.resin]],
     ['seal raw glitter', [coat.brush, { ...coat.glitter, on: ['low'] }, coat.resin]],
     ['sand into flakes', [coat.wipe, coat.glitter, coat.press, coat.sand]],
-    [
-      'decal on raw glitter',
-      [coat.wipe, coat.glitter, coat.press, { kind: 'decal', name: 'Mark', width: 40, height: 30, centre: 60 }],
-    ],
+    ['decal on raw glitter', [coat.wipe, coat.glitter, coat.press, decal]],
   ])('%s', (rule, coats) => {
     const design = designWith(coats);
     expect(rulesOf(design)).toContain(rule);
     expect(afterFix(design, rule)).not.toContain(rule);
+  });
+});
+
+describe('what a film and a ground can do', () => {
+  test('a slow turner carries less: the film is said to run, and the one offered doesn’t', () => {
+    const slow = { ...workshop, settings: { ...workshop.settings, rpm: 1 } };
+    const design = designWith([...usual.slice(0, -1), { ...coat.resin, thickness: 0.45 }]);
+    expect(rulesOf(design)).not.toContain('film that runs');
+    const finding = found(design, slow).find(({ rule }) => rule === 'film that runs');
+    expect(finding?.why).toMatch(/^At 1 turns a minute this cup carries 0\.\d\d mm of this resin\. Turn faster/);
+    if (!finding?.fix) throw new Error('no fix');
+    const mended = withFix(design, finding.fix, workshop, 'added' as CoatId);
+    expect(found(mended, slow).filter(({ rule, coat: id }) => rule === 'film that runs' && id === finding.coat)).toEqual([]);
+    const fast = { ...workshop, settings: { ...workshop.settings, rpm: 5 } };
+    expect(rulesOf(design, fast)).not.toContain('film that runs');
+  });
+
+  test('as many coats as it says bury the flakes, and one fewer doesn’t', () => {
+    const thin = [prep, coat.wipe, coat.glitter, coat.seal, { ...coat.resin, thickness: 0.05 }];
+    const more = (count: number) => rulesOf(designWith([...thin, ...Array.from({ length: count }, () => coat.resin)]));
+    const why = found(designWith(thin)).find(({ rule }) => rule === 'flakes not buried')?.why ?? '';
+    const count = Number(/(\d+) more coat/.exec(why)?.[1]);
+    expect(count).toBeGreaterThan(0);
+    expect(more(count)).not.toContain('flakes not buried');
+    expect(more(count - 1)).toContain('flakes not buried');
+  });
+
+  test('see-through flakes want a base of their own, opaque ones don’t', () => {
+    const sheer = { blends: [{ area: 'low', parts: [{ item: 'lamp-oil', ml: 6 }] }] };
+    const bare = designWith([prep, coat.wipe, coat.glitter], sheer);
+    expect(rulesOf(bare)).toContain('see-through on the bare wall');
+    expect(afterFix(bare, 'see-through on the bare wall')).not.toContain('see-through on the bare wall');
+    expect(rulesOf(designWith([prep, coat.base, coat.wipe, coat.glitter], sheer))).not.toContain('see-through on the bare wall');
+    const opaque = { blends: [{ area: 'low', parts: [{ item: 'kiln-ash', ml: 6 }] }] };
+    expect(rulesOf(designWith([prep, coat.wipe, coat.glitter], opaque))).not.toContain('see-through on the bare wall');
   });
 });
 

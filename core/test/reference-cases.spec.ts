@@ -2,6 +2,7 @@ import cases from './data/reference-cases.json';
 import {
   baseArea,
   circumferenceAt,
+  coatsToBury,
   coverage,
   cureFactor,
   deltaE2000,
@@ -22,6 +23,9 @@ import {
   mlForCoverage,
   pearlFilm,
   pigmentFilm,
+  potLifeAt,
+  runLimit,
+  viscosityAt,
   reflectanceOf,
   resinMix,
   ringOrder,
@@ -128,4 +132,19 @@ describe('resin', () => {
     within(glitterFill(area, depth, flakeThickness, laid), ml, 0.001);
     cases.cureFactor.forEach((row) => expect(cureFactor(row.celsius)).toBeCloseTo(row.factor, 4));
   });
+});
+
+describe('resin on the cup', () => {
+  test.each(cases.runLimit)('a film of at most $mm mm at $rpm turns a minute', ({ mm, ...film }) =>
+    within(runLimit(film), mm, 0.0005),
+  );
+  test.each(cases.potLifeAt)('$ml ml at $celsius °C: $minutes min', ({ potLife, ml, celsius, minutes }) =>
+    within(potLifeAt(potLife, ml, celsius), minutes, 0.0005),
+  );
+  test.each(cases.viscosityAt)('after $minutes min $value mPa·s', ({ viscosity, potLife, minutes, value }) =>
+    within(viscosityAt(viscosity, potLife, minutes), value, 0.0005),
+  );
+  test.each(cases.coatsToBury)('$coats coats over flakes of $cut mm', ({ coats, ...bed }) =>
+    expect(coatsToBury(bed)).toBe(coats),
+  );
 });

@@ -1,6 +1,6 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { kept, openBrowser, painted, picture, press, reads, resize, type, type Browser } from './browser';
+import { choose, kept, openBrowser, painted, picture, press, reads, resize, type, type Browser } from './browser';
 import { Program } from './program';
 
 const FOLDER = join(__dirname, '..', '..', 'docs', 'screenshots');
@@ -127,7 +127,11 @@ const shots: readonly { name: string; path: string; says: string | RegExp; then?
         '[...document.querySelectorAll("au-coats-stage .title")].find((title) => title.innerText.includes("Clear seal")).click()',
       );
       await press(browser, 'Remove this coat');
-      await reads(browser, 'Resin goes over unsealed glitter');
+      await reads(browser, '1 thing to look at', '.rail');
+      await press(browser, /^Check/, '.rail a');
+      await choose(browser, 'What do you see?', 'Bubbles in the cured film');
+      await reads(browser, 'In this design');
+      await browser.executeScript('document.querySelector(".stage").scrollTop = 0');
     },
   },
 ];

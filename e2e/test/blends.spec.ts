@@ -109,10 +109,10 @@ describe('find a mix', () => {
     await reads(browser, /Rust Road \d/, 'au-find-mix');
     await reads(browser, 'All of it searched', 'au-find-mix');
     await press(browser, 'Use it: the mix of 2 jars');
-    await reads(browser, 'Rust Road', 'au-colour-stage .table');
+    await reads(browser, 'Rust Road', 'au-blend-pane table');
     await kept(browser);
     await press(browser, 'Undo');
-    await reads(browser, 'Lamp Oil', 'au-colour-stage .table');
+    await reads(browser, 'Lamp Oil', 'au-blend-pane table');
   });
 
   test('a photographed colour is set right by the card beside it, and copied from five jars at most', async () => {

@@ -24,6 +24,7 @@ const views: readonly [string, string, string][] = [
   ['colour', '/designs/copper-eaves/colour', 'By the eye'],
   ['coats', '/designs/copper-eaves/coats', 'Scuff and degrease'],
   ['amounts', '/designs/copper-eaves/amounts', 'Part A'],
+  ['check', '/designs/copper-eaves/check', 'What do you see?'],
   ['card', '/designs/copper-eaves/card', 'Rest until cured through'],
   ['shelf', '/shelf?item=penny-rain', 'flakes in a ml'],
   ['palettes', '/shelf/palettes', 'no mix yet'],
@@ -152,7 +153,7 @@ describe('each view passes axe and fits its window', () => {
     for (const [tab, says] of [
       ['Keys', 'Bring the area you are on forward'],
       ['Words', 'How wide a flake is'],
-      ['Care', 'label'],
+      ['Care', 'Nitrile gloves'],
     ] as const) {
       await press(browser, tab);
       await reads(browser, says, 'au-help-dialog');

@@ -1,7 +1,9 @@
 import type { Facts, Finding, FindingLevel, Rule } from './finding';
 import { aboveLip } from './rules/above-lip';
 import { areaCovered, motifsFit } from './rules/areas-fit';
+import { buried } from './rules/buried';
 import { chunkyGlue } from './rules/chunky-glue';
+import { decalOnGloss } from './rules/decal-on-gloss';
 import { decalOnGlitter } from './rules/decal-on-glitter';
 import { fadeBaseShows, fadeOpenTime, fadeShows } from './rules/fades';
 import { fastGlue } from './rules/fast-glue';
@@ -10,6 +12,8 @@ import { inkLoad } from './rules/ink-load';
 import { pressChunky } from './rules/press-chunky';
 import { room } from './rules/room';
 import { sandIntoFlakes } from './rules/sand-into-flakes';
+import { scuffed } from './rules/scuffed';
+import { seeThroughGround } from './rules/see-through-ground';
 import { missingItem } from './rules/shelf';
 import { agedResin, notEnough } from './rules/stock';
 import { thickFilm } from './rules/thick-film';
@@ -26,7 +30,11 @@ export const rules: readonly Rule[] = [
   glitterNotClosed,
   thickFilm,
   decalOnGlitter,
+  decalOnGloss,
   sandIntoFlakes,
+  buried,
+  scuffed,
+  seeThroughGround,
   inkLoad,
   unsealedGlitter,
   pressChunky,

@@ -1,6 +1,6 @@
 import { keptDepth } from '../glitter';
 import { flakesLook } from '../look';
-import { laidThickness } from '../resin';
+import { laidThickness, type FlakeBed } from '../resin';
 import { listText } from '../units';
 import { areaOf, bodyOf, openPlacesOf, type CoatKind } from './coat-kind';
 import { changedGrounds, type Ground } from './ground';
@@ -34,6 +34,7 @@ export const glitter: CoatKind<'glitter'> = {
           stuckBy: ground.glue?.way ?? ground.stuckBy,
           rawMicrons: ground.rawMicrons + kept * blend.thickness,
           sealed: false,
+          bed: bedOf(ground, kept, blend),
           unpressed: Math.max(ground.unpressed, blend.coarsest),
           hasGlitter: true,
           cover: 0,
@@ -60,6 +61,18 @@ export const glitter: CoatKind<'glitter'> = {
     };
   },
 };
+
+/** Flakes on flakes are one bed until resin lies between them. */
+function bedOf({ bed, cover }: Ground, depth: number, { thickness, coarsest }: ReadyBlend): FlakeBed {
+  const under = bed && cover === 0 ? bed : { depth: 0, thickness: 0, cut: 0 };
+  const all = under.depth + depth;
+  return {
+    depth: all,
+    thickness: (under.depth * under.thickness + depth * thickness) / all,
+    cut: Math.max(under.cut, coarsest),
+    pressed: false,
+  };
+}
 
 /** Glue sets once nothing more goes into it. */
 export function settingWait({ next, setting }: { next: string | null; setting: number }): { minutes: number; until: string } {

@@ -1,6 +1,7 @@
 import { reflectanceOf, type Spectrum } from '../colour';
 import type { CupPlaces } from '../layout';
 import { groundLook, type Look } from '../look';
+import type { FlakeBed } from '../resin';
 import type { GlueWay } from '../stock';
 
 /** What one place of the cup is like between two coats. */
@@ -15,6 +16,8 @@ export interface Ground {
   /** depth × thickness of flakes no resin has filled yet, µm */
   readonly rawMicrons: number;
   readonly sealed: boolean;
+  /** the flakes that no resin lay over when they came, as they lie; null before any */
+  readonly bed: FlakeBed | null;
   /** coarsest flake not yet pressed flat, mm */
   readonly unpressed: number;
   readonly hasGlitter: boolean;
@@ -35,6 +38,7 @@ const bareGround = (hex: string): Ground => ({
   stuckBy: null,
   rawMicrons: 0,
   sealed: false,
+  bed: null,
   unpressed: 0,
   hasGlitter: false,
   cover: 0,

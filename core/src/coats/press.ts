@@ -10,7 +10,11 @@ export const press: CoatKind<'press'> = {
   lay(coat, grounds, context) {
     const places = openPlacesOf(coat.on, context);
     return {
-      grounds: changedGrounds(grounds, places, (ground) => ({ ...ground, unpressed: 0 })),
+      grounds: changedGrounds(grounds, places, (ground) => ({
+        ...ground,
+        unpressed: 0,
+        bed: ground.bed && { ...ground.bed, pressed: true },
+      })),
       setting: context.setting,
       body: bodyOf({
         title: 'Press flat, tap off',

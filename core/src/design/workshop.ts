@@ -10,6 +10,12 @@ export const settingsSchema = z.strictObject({
   resinStep: z.number().min(0.1, 'The finest step is 0.1 ml.').max(10, 'The coarsest step is 10 ml.'),
   celsius: z.number().min(0, 'Below 0 °C nothing cures.').max(45, 'Over 45 °C is no workshop.'),
   humidity: z.number().min(0, 'Humidity is at least 0 %.').max(100, 'Humidity is at most 100 %.'),
+  /** turns a minute of the turner */
+  rpm: z
+    .number()
+    .min(0.5, 'A turner goes round at least every two minutes.')
+    .max(60, 'Over 60 turns a minute throws resin off.')
+    .default(5),
   /** when raw glitter is sealed before resin */
   sealing: z.enum(['always', 'after dry glue', 'never']),
   paper: z.enum(['A4', 'Letter']),
@@ -23,6 +29,7 @@ export const defaultSettings: Settings = {
   resinStep: 0.5,
   celsius: 21,
   humidity: 50,
+  rpm: 5,
   sealing: 'after dry glue',
   paper: 'A4',
 };

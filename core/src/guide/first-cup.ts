@@ -45,12 +45,12 @@ export function firstCupSteps(plan: Plan, printed: boolean): readonly FirstCupSt
       done: poured,
     },
     {
-      stage: 'amounts',
+      stage: 'check',
       title: 'Settle what is found',
       says:
         grave > 0
-          ? 'Sentences beside the coats say what would go wrong, and offer what mends it. Then read the amounts.'
-          : 'Nothing stands in the way. Read through what is measured, coat by coat.',
+          ? 'Sentences beside the coats say what would go wrong, and offer what mends it.'
+          : 'Nothing stands in the way. Read what to wear and have at hand.',
       done: poured && grave === 0,
     },
     {

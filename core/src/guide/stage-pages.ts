@@ -1,5 +1,5 @@
 /** The stages of a design, in the order of the work. */
-export const stageNames = ['cup', 'areas', 'colour', 'coats', 'amounts', 'card'] as const;
+export const stageNames = ['cup', 'areas', 'colour', 'coats', 'amounts', 'check', 'card'] as const;
 export type StageName = (typeof stageNames)[number];
 
 /** A page on a stage: what is decided there, and which mistake that saves from. */
@@ -62,6 +62,15 @@ export const stagePages: Readonly<Record<StageName, StagePage>> = {
     how: [
       'What it takes in all stands first, beside what is on your shelf.',
       'Every mix is rounded up with its ratio kept; the scale’s figures stand below the spoon’s.',
+    ],
+  },
+  check: {
+    title: 'Check',
+    decides: 'Whether the cup can be made as it is planned, and what to wear and have at hand while it is.',
+    saves: 'Finding out on the third day: most ruined cups are ruined by an order that could have been seen on the first.',
+    how: [
+      'Each finding says what is wrong, why, and offers what mends it; all of it can be undone.',
+      'Something already went wrong? Choose what you see: its causes stand in the order in which this design speaks for them.',
     ],
   },
   card: {

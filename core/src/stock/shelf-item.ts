@@ -64,6 +64,8 @@ const resinItem = z.strictObject({
   ratio: z.tuple([part, part]),
   /** g/ml of A and of B */
   density: z.tuple([z.number().min(0.5).max(3), z.number().min(0.5).max(3)]).default([1.1, 1]),
+  /** mPa·s, freshly mixed at 21 °C */
+  viscosity: z.number().min(50, 'Resin is thicker than 50 mPa·s.').max(20000, 'Over 20,000 mPa·s nothing spreads.').default(800),
   /** minutes at 21 °C */
   potLife: minutes,
   tackFrom: minutes,

@@ -59,6 +59,7 @@ export function startingItem(group: ShelfGroup, id: string): ShelfItem {
         name: 'New resin',
         ratio: [1, 1],
         density: [1.1, 1],
+        viscosity: 800,
         potLife: 25,
         tackFrom: 180,
         tackUntil: 420,

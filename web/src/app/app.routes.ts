@@ -19,6 +19,7 @@ export const routes: Routes = [
       stage('colour', () => import('./design/colour-stage/colour-stage').then((m) => m.ColourStage)),
       stage('coats', () => import('./design/coats-stage/coats-stage').then((m) => m.CoatsStage)),
       stage('amounts', () => import('./design/amounts-stage/amounts-stage').then((m) => m.AmountsStage)),
+      stage('check', () => import('./design/check-stage/check-stage').then((m) => m.CheckStage)),
       stage('card', () => import('./design/card-stage/card-stage').then((m) => m.CardStage)),
       { path: '**', redirectTo: 'cup' },
     ],

@@ -1,20 +1,53 @@
+import { itemOf } from '../../stock';
+import { runLimit } from '../../resin';
 import { thicknessText } from '../../units';
-import { stepsOfKind, type Rule } from '../finding';
+import { circumferenceAt, heightOf } from '../../vessel';
+import { stepsOfKind, type Facts, type Rule } from '../finding';
 
-/** mm at once beyond which resin runs on a turning cup. */
+/** mm at once beyond which makers' resin runs, whatever the turner. */
 const RUNS = 0.8;
+/** The usual film, and the step a thinner one is offered in, mm. */
+const USUAL = 0.4;
+const STEP = 0.05;
 
+/** Films that run to the foot: thicker than makers lay, or than this resin is carried on this cup by this turner. */
 export const thickFilm: Rule = {
   name: 'film that runs',
   find: (facts) =>
-    stepsOfKind(facts, 'resin', 'ink')
-      .filter(({ coat }) => coat.thickness > RUNS)
-      .map(({ coat }) => ({
-        level: 'stop',
-        coat: coat.id,
-        area: null,
-        says: `A film of ${thicknessText(coat.thickness)} at once runs to the foot.`,
-        why: 'Over 0.8 mm resin is heavier than its own grip; two thinner coats lie smooth.',
-        fix: { does: 'set thickness', label: 'Make it 0.40 mm', coat: coat.id, thickness: 0.4 },
-      })),
+    stepsOfKind(facts, 'resin', 'ink').flatMap(({ coat }) => {
+      const carried = carriedFilm(facts, coat.resin);
+      const most = Math.min(RUNS, carried);
+      if (coat.thickness <= most) return [];
+      const thickness = Math.min(USUAL, Math.floor((0.9 * most) / STEP + 1e-9) * STEP);
+      return [
+        {
+          level: 'stop' as const,
+          coat: coat.id,
+          area: null,
+          says: `A film of ${thicknessText(coat.thickness)} at once runs to the foot.`,
+          why:
+            carried < RUNS
+              ? `At ${facts.workshop.settings.rpm} turns a minute this cup carries ${thicknessText(carried)} of this resin. Turn faster, or lay thinner coats.`
+              : 'Over 0.8 mm resin is heavier than its own grip; two thinner coats lie smooth.',
+          fix:
+            thickness >= STEP
+              ? { does: 'set thickness' as const, label: `Make it ${thicknessText(thickness)}`, coat: coat.id, thickness }
+              : null,
+        },
+      ];
+    }),
 };
+
+/** The thickest film of a resin that stays where the cup is narrowest, mm. */
+function carriedFilm({ design, workshop }: Facts, id: string): number {
+  const resin = itemOf(workshop.shelf, id, 'resin');
+  if (!resin) return Infinity;
+  const [a, b] = resin.ratio;
+  const density = (a * resin.density[0] + b * resin.density[1]) / (a + b);
+  const { stations } = design.cup;
+  const narrowest = Math.min(
+    ...stations.map(({ circumference }) => circumference),
+    circumferenceAt(stations, heightOf(design.cup) - design.cup.lipStrip),
+  );
+  return runLimit({ viscosity: resin.viscosity, density, rpm: workshop.settings.rpm, circumference: narrowest });
+}

@@ -96,19 +96,22 @@ export class Workspace {
       {
         path: 'coats',
         name: 'Coats',
-        alert: grave > 0,
+        alert: false,
         line:
-          plan.coats.length === 0
-            ? 'none yet'
-            : grave > 0
-              ? `${countText(grave, 'thing')} to look at`
-              : `${countText(plan.coats.length, 'coat')}, ${thicknessText(totals.thickness)}`,
+          plan.coats.length === 0 ? 'none yet' : `${countText(plan.coats.length, 'coat')}, ${thicknessText(totals.thickness)}`,
       },
       {
         path: 'amounts',
         name: 'Amounts',
         line: totals.mixes > 0 ? `${resin} resin in ${countText(totals.mixes, 'mix', 'mixes')}` : 'no resin yet',
         alert: false,
+      },
+      {
+        path: 'check',
+        name: 'Check',
+        line:
+          grave > 0 ? `${countText(grave, 'thing')} to look at` : plan.coats.length === 0 ? 'nothing to check yet' : 'all clear',
+        alert: grave > 0,
       },
       { path: 'card', name: 'Card', line: readinessOf(plan.coats.length, plan.findings).line, alert: false },
     ];

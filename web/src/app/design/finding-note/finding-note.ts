@@ -1,17 +1,19 @@
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
 import type { Finding } from '@aurantia/core';
 import { DesignSession } from '../session';
+import { Icon } from '../../parts/icons/icon';
 import { BUTTONS } from '../../parts/buttons';
 
 /** A finding beside what it is about: what, why, and the fix as one press. */
 @Component({
   selector: 'au-finding',
-  imports: [BUTTONS],
+  imports: [BUTTONS, Icon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div [class]="'note ' + finding().level">
       <p>
-        <span class="level">{{ words[finding().level] }}</span> <b>{{ finding().says }}</b> {{ finding().why }}
+        <span class="level"><au-icon [name]="finding().level" /> {{ words[finding().level] }}</span> <b>{{ finding().says }}</b>
+        {{ finding().why }}
       </p>
       @if (finding().fix; as fix) {
         <button type="button" matButton="outlined" (click)="session.fix(fix)">{{ fix.label }}</button>

@@ -2,6 +2,8 @@ import { inject, Injectable } from '@angular/core';
 import { MatIconRegistry } from '@angular/material/icon';
 import { DomSanitizer } from '@angular/platform-browser';
 import {
+  mdiAlertOctagon,
+  mdiAlertOutline,
   mdiArrowDown,
   mdiArrowUp,
   mdiCheck,
@@ -10,6 +12,7 @@ import {
   mdiDotsHorizontal,
   mdiDragHorizontalVariant,
   mdiHelp,
+  mdiLightbulbOnOutline,
   mdiMagnify,
   mdiMinus,
   mdiPlus,
@@ -29,6 +32,9 @@ const paths = {
   menu: mdiDotsHorizontal,
   cup: mdiCupOutline,
   done: mdiCheck,
+  stop: mdiAlertOctagon,
+  look: mdiAlertOutline,
+  tip: mdiLightbulbOnOutline,
   name: mdiTagOutline,
 };
 export type IconName = keyof typeof paths;

@@ -34,6 +34,7 @@ const figures: Record<ShelfItem['kind'], readonly ItemFigure[]> = {
     { path: 'ratio.1', label: 'Parts of B' },
     { path: 'density.0', label: 'A weighs, g/ml' },
     { path: 'density.1', label: 'B weighs, g/ml' },
+    { path: 'viscosity', label: 'Viscosity', unit: 'mPa·s' },
     { path: 'potLife', label: 'Pot life', unit: 'min' },
     { path: 'tackFrom', label: 'Tacky from', unit: 'min' },
     { path: 'tackUntil', label: 'Tacky until', unit: 'min' },

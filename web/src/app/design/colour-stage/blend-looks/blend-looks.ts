@@ -35,7 +35,7 @@ import { Unfetched } from '../../../parts/unfetched/unfetched';
         (dropped)="field.set($event)"
       />
       <div class="over">
-        <span>{{ side }} × {{ side }} mm, enlarged: {{ shows() }}</span
+        <span>{{ side }} × {{ side }} mm, {{ shows() }}</span
         ><span>tilt it</span>
       </div>
       @if (inked()) {

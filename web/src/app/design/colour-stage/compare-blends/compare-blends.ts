@@ -76,7 +76,7 @@ const MOST = 4;
       border-radius: 8px;
       overflow: hidden;
     }
-    button.plain {
+    .mat-mdc-outlined-button {
       justify-self: start;
     }
     figure {
