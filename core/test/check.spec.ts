@@ -41,7 +41,7 @@ describe('what a film and a ground can do', () => {
     const design = designWith([...usual.slice(0, -1), { ...coat.resin, thickness: 0.45 }]);
     expect(rulesOf(design)).not.toContain('film that runs');
     const finding = found(design, slow).find(({ rule }) => rule === 'film that runs');
-    expect(finding?.why).toMatch(/^At 1 turns a minute this cup carries 0\.\d\d mm of this resin\. Turn faster/);
+    expect(finding?.why).toMatch(/^At 1 turn a minute this cup carries 0\.\d\d mm of this resin\. Turn faster/);
     if (!finding?.fix) throw new Error('no fix');
     const mended = withFix(design, finding.fix, workshop, 'added' as CoatId);
     expect(found(mended, slow).filter(({ rule, coat: id }) => rule === 'film that runs' && id === finding.coat)).toEqual([]);

@@ -3,10 +3,12 @@ import {
   coverCurve,
   coveringBlend,
   deltaE2000,
+  heightOf,
   itemOf,
   labOf,
   planOf,
   reflectanceOf,
+  typicalCups,
   withJar,
   withUsualCoats,
   type AreaId,
@@ -174,3 +176,15 @@ test('the curve of cover rises, and goes through what there is now and what full
     if (blend.forCover.ml !== null) expect(coverAt(blend, blend.forCover.ml)).toBeCloseTo(blend.forCover.share, 9);
   }
 });
+
+test.each(typicalCups.map((cup) => [cup.name, cup] as const))(
+  '%s: the usual order has nothing to look at, whatever the cut',
+  (_, cup) => {
+    for (const name of ['Gold, fine', 'Teal, medium', 'Copper, chunky']) {
+      const whole = [{ kind: 'band', id: 'low', name: 'Low', from: 0, to: heightOf(cup) - cup.lipStrip }];
+      const design = withJar(designWith([], { cup, areas: whole, blends: [] }), low, idOf(name), typical);
+      const { findings } = planOf(withUsualCoats(design, typical, newId), typical);
+      expect(findings.filter(({ level }) => level !== 'tip')).toEqual([]);
+    }
+  },
+);

@@ -1,6 +1,6 @@
 import { itemOf } from '../../stock';
 import { runLimit } from '../../resin';
-import { thicknessText } from '../../units';
+import { countText, thicknessText } from '../../units';
 import { circumferenceAt, heightOf } from '../../vessel';
 import { stepsOfKind, type Facts, type Rule } from '../finding';
 
@@ -9,6 +9,8 @@ const RUNS = 0.8;
 /** The usual film, and the step a thinner one is offered in, mm. */
 const USUAL = 0.4;
 const STEP = 0.05;
+/** What is thinner than this share of the cup's widest is its stem. */
+const STEM = 0.5;
 
 /** Films that run to the foot: thicker than makers lay, or than this resin is carried on this cup by this turner. */
 export const thickFilm: Rule = {
@@ -27,7 +29,7 @@ export const thickFilm: Rule = {
           says: `A film of ${thicknessText(coat.thickness)} at once runs to the foot.`,
           why:
             carried < RUNS
-              ? `At ${facts.workshop.settings.rpm} turns a minute this cup carries ${thicknessText(carried)} of this resin. Turn faster, or lay thinner coats.`
+              ? `At ${countText(facts.workshop.settings.rpm, 'turn')} a minute this cup carries ${thicknessText(carried)} of this resin. Turn faster, or lay thinner coats.`
               : 'Over 0.8 mm resin is heavier than its own grip; two thinner coats lie smooth.',
           fix:
             thickness >= STEP
@@ -45,9 +47,9 @@ function carriedFilm({ design, workshop }: Facts, id: string): number {
   const [a, b] = resin.ratio;
   const density = (a * resin.density[0] + b * resin.density[1]) / (a + b);
   const { stations } = design.cup;
-  const narrowest = Math.min(
-    ...stations.map(({ circumference }) => circumference),
-    circumferenceAt(stations, heightOf(design.cup) - design.cup.lipStrip),
-  );
+  const round = stations.map(({ circumference }) => circumference);
+  const coatsEnd = circumferenceAt(stations, heightOf(design.cup) - design.cup.lipStrip);
+  // A stem is no wall to run down: surface tension holds a film on a rod, and this bound knows none.
+  const narrowest = Math.max(Math.min(...round, coatsEnd), Math.max(...round) * STEM);
   return runLimit({ viscosity: resin.viscosity, density, rpm: workshop.settings.rpm, circumference: narrowest });
 }
