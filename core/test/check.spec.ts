@@ -1,4 +1,15 @@
-import { withFix, planOf, type CoatId, type Design, type Workshop } from '../src';
+import {
+  cardOf,
+  countFindings,
+  designSchema,
+  planOf,
+  withException,
+  withFix,
+  type CoatId,
+  type Design,
+  type Workshop,
+} from '../src';
+import { changesBetween } from '../src/history';
 import { coat, designWith, workshop } from './workshop';
 
 const found = (design: Design, over: Workshop = workshop) => planOf(design, over).findings;
@@ -105,5 +116,40 @@ describe('rules without a mechanical fix', () => {
       (finding) => finding.level,
     );
     expect(levels).toEqual(['stop', 'look']);
+  });
+});
+
+describe('what is meant so', () => {
+  const unsanded = designWith([...usual, decal]);
+  const finding = found(unsanded).find(({ rule }) => rule === 'decal on gloss');
+  if (!finding) throw new Error('nothing to leave so');
+  const left = withException(unsanded, finding, 'The sheet is made for gloss');
+
+  test('it is said with its reason, last, counted no more, and printed on the card', () => {
+    const { findings } = planOf(left, workshop);
+    expect(findings.at(-1)).toMatchObject({ rule: 'decal on gloss', accepted: 'The sheet is made for gloss' });
+    expect(countFindings(findings).grave).toBe(countFindings(found(unsanded)).grave - 1);
+    expect(cardOf(planOf(left, workshop), left, workshop.settings).look.join()).toContain(
+      'Meant so: The sheet is made for gloss',
+    );
+    expect(changesBetween(unsanded, left, workshop)).toEqual(['Left so, “decal on gloss”: The sheet is made for gloss.']);
+  });
+
+  test('it is of that coat alone, and taken back it is as if it never was', () => {
+    const twice = designWith([...usual, decal, coat.resin, decal]);
+    const [first, second] = found(twice).filter(({ rule }) => rule === 'decal on gloss');
+    const once = found(withException(twice, first, 'Meant so')).filter(({ rule }) => rule === 'decal on gloss');
+    expect(once.map(({ coat: id, accepted }) => [id, accepted])).toEqual([
+      [second.coat, null],
+      [first.coat, 'Meant so'],
+    ]);
+    expect(withException(left, finding, null)).toEqual(unsanded);
+  });
+
+  test('without a reason it can’t be', () => {
+    const read = designSchema.safeParse(withException(unsanded, finding, ' '));
+    expect(read.error?.issues.map(({ message }) => message)).toEqual([
+      'Say why it is right here: the card tells whoever makes the cup.',
+    ]);
   });
 });

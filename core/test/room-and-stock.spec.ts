@@ -88,13 +88,14 @@ test('an area that later ones cover wholly is poured on no more, and nothing of 
 });
 
 test('tips are no things to look at, wherever they are counted', () => {
-  const tip: Finding = { rule: 'r', level: 'tip', coat: null, area: null, says: '', why: '', fix: null };
+  const tip: Finding = { rule: 'r', level: 'tip', coat: null, area: null, says: '', why: '', fix: null, accepted: null };
   expect(countFindings([tip, { ...tip, level: 'look' }, { ...tip, level: 'stop' }])).toEqual({
     stop: 1,
     look: 1,
     tip: 1,
     grave: 2,
   });
+  expect(countFindings([{ ...tip, level: 'stop', accepted: 'meant so' }]).grave).toBe(0);
   for (const name of demoNames) {
     const { design, settings, shelf } = demoFile(name);
     const { findings: found } = planOf(design, { settings, shelf });

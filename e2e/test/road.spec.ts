@@ -170,6 +170,16 @@ test('a finding offers its fix, and the fix settles it', async () => {
   await reads(browser, '1 thing to look at', 'au-check-stage h2');
   await choose(browser, 'What do you see?', 'Bubbles in the cured film');
   await reads(browser, 'In this design: Resin goes over unsealed glitter', 'au-trouble-finder');
+  // Meant so, with a reason, it is counted no more, and the card says why; looked at again, it can be mended.
+  await press(browser, 'Leave it so…');
+  await type(browser, 'Why it is right here, for the card', 'This glue seals them');
+  await reads(browser, 'Meant so.', 'au-check-stage');
+  await reads(browser, 'all clear', '.rail');
+  await press(browser, /^Card/, '.rail a');
+  await reads(browser, 'Meant so: This glue seals them', '.sheet');
+  await press(browser, /^Check/, '.rail a');
+  await press(browser, 'Look at it again');
+  await reads(browser, '1 thing to look at', '.rail');
   await press(browser, 'Add a clear seal, 25 min');
   await reads(browser, 'Nothing stands in the way', 'au-check-stage h2');
   await reads(browser, 'all clear', '.rail');

@@ -1,3 +1,4 @@
+import { exceptionFor } from '../design';
 import type { Facts, Finding, FindingLevel, Rule } from './finding';
 import { aboveLip } from './rules/above-lip';
 import { areaCovered, motifsFit } from './rules/areas-fit';
@@ -54,9 +55,10 @@ export const rules: readonly Rule[] = [
 
 const order: Record<FindingLevel, number> = { stop: 0, look: 1, tip: 2 };
 
-/** All findings, the gravest first. */
+/** All findings, the gravest first; what the maker leaves so last. */
 export function checkDesign(facts: Facts): readonly Finding[] {
   return rules
     .flatMap((rule) => rule.find(facts).map((finding) => ({ rule: rule.name, ...finding })))
-    .sort((a, b) => order[a.level] - order[b.level]);
+    .map((finding) => ({ ...finding, accepted: exceptionFor(facts.design, finding) }))
+    .sort((a, b) => Number(a.accepted !== null) - Number(b.accepted !== null) || order[a.level] - order[b.level]);
 }

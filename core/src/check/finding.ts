@@ -17,6 +17,8 @@ export interface Finding {
   /** why it matters, a sentence */
   readonly why: string;
   readonly fix: Fix | null;
+  /** why the maker leaves it so; null while it is to be looked at */
+  readonly accepted: string | null;
 }
 
 /** What a rule looks at. */
@@ -35,7 +37,7 @@ export const placesOfArea = ({ fades }: Pick<Facts, 'fades'>, area: AreaId): rea
 /** A rule: its name, and the findings it has. */
 export interface Rule {
   readonly name: string;
-  find(facts: Facts): readonly Omit<Finding, 'rule'>[];
+  find(facts: Facts): readonly Omit<Finding, 'rule' | 'accepted'>[];
 }
 
 /** The steps of some kinds, typed as such. */

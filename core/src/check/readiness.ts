@@ -14,7 +14,7 @@ export function readinessOf(coats: number, findings: readonly Finding[]): Readin
   if (coats === 0) return { ready: false, line: 'wants coats first' };
   const { stop } = countFindings(findings);
   if (stop > 0) return { ready: false, line: `${countText(stop, 'thing')} to settle first` };
-  const short = findings.filter(({ rule }) => rule === notEnough.name).length;
+  const short = findings.filter(({ rule, accepted }) => rule === notEnough.name && accepted === null).length;
   if (short > 0) return { ready: false, line: `${countText(short, 'material')} short` };
   return { ready: true, line: 'ready to print' };
 }

@@ -4,6 +4,7 @@ import { idText } from '../units';
 import { cupKinds, cupSchema } from '../vessel';
 import { blendSchema } from './blend';
 import { coatSchema } from './coat';
+import { exceptionSchema } from './exception';
 import { fadeSchema } from './fade';
 import { DESIGN_VERSION, upgradeDesign } from './upgrade';
 
@@ -30,6 +31,8 @@ export const designDocumentSchema = z
     blends: z.array(blendSchema).max(40),
     fades: z.array(fadeSchema).max(40).default([]),
     coats: z.array(coatSchema).max(60, 'Sixty coats are the most a cup takes.'),
+    /** what the check says and the maker means so */
+    exceptions: z.array(exceptionSchema).max(60).optional(),
   })
   .check((context) => {
     // Fields that are faulty on their own already have their sentence.

@@ -1,5 +1,6 @@
 export * from './blend';
 export * from './coat';
+export * from './exception';
 export * from './fade';
 export * from './design';
 export * from './workshop';

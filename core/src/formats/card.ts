@@ -90,7 +90,7 @@ export function cardOf(plan: Plan, design: Design, settings: Settings): Card {
     totals: tallyOf(plan, units),
     look: plan.findings
       .filter(({ level, rule }) => level !== 'tip' || rule === typicalMaterials.name)
-      .map((finding) => `${finding.says} ${finding.why}`),
+      .map(({ says, why, accepted }) => (accepted === null ? `${says} ${why}` : `${says} Meant so: ${accepted}`)),
     health: healthNotes,
     note: design.note,
   };

@@ -23,6 +23,7 @@ export function changesBetween(before: Design, after: Design, workshop: Workshop
     ...changesOfAreas(one, other, units),
     ...changesOfMixes(one, other, units),
     ...changesOfCoats(one, other, units),
+    ...changesOfExceptions(before, after),
     ...changesOfTotals(one.plan, other.plan, units),
   ];
   return said.length > 0 ? said : ['Nothing that shows.'];
@@ -47,6 +48,15 @@ function changesOfCup(before: Version, after: Version, units: Units): readonly s
   const name = after.design.cup.name;
   return [before.design.cup.name === name ? `${name} measured anew: ${figures}.` : `Another cup, ${name}: ${figures}.`];
 }
+
+const changesOfExceptions = (before: Design, after: Design): readonly string[] => {
+  const reasons = ({ exceptions = [] }: Design) => exceptions.map(({ rule, reason }) => `“${rule}”: ${reason}`);
+  const [was, is] = [reasons(before), reasons(after)];
+  return [
+    ...is.filter((one) => !was.includes(one)).map((one) => `Left so, ${one}.`),
+    ...was.filter((one) => !is.includes(one)).map((one) => `To be looked at again, ${one}.`),
+  ];
+};
 
 /** ml of all glitter and of all resin, where they moved. */
 function changesOfTotals({ totals: was }: Plan, { totals: is }: Plan, units: Units): readonly string[] {

@@ -5,7 +5,7 @@ import { itemOf } from '../../stock';
 import { listText, percentText } from '../../units';
 import { placesOfArea, reaches, stepsOfKind, type Facts, type Finding, type Rule } from '../finding';
 
-type Found = Omit<Finding, 'rule'>;
+type Found = Omit<Finding, 'rule' | 'accepted'>;
 const found = (
   level: Finding['level'],
   area: Finding['area'],
