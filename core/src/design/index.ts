@@ -10,5 +10,6 @@ export * from './change-areas';
 export * from './change-sections';
 export * from './change-blends';
 export * from './change-fades';
+export * from './change-exceptions';
 export * from './snap-lines';
 export { DESIGN_VERSION, upgradeDesignFile } from './upgrade';
