@@ -3,7 +3,7 @@ import { Buffer } from 'node:buffer';
 import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { built, installed, must, ROOT } from './ready.mjs';
+import { bundled, installed, must, ROOT } from './ready.mjs';
 
 let passed = 0;
 let failed = 0;
@@ -61,7 +61,7 @@ function browserInstalled() {
 
 await installed();
 browserInstalled();
-await built();
+await bundled();
 mkdirSync(join(ROOT, '.test'), { recursive: true });
 // The browser's tests wait for what they want to see, however busy the machine is: everything else goes beside them, and
 // whoever is through with it takes a share of theirs.
@@ -70,15 +70,22 @@ const waiting = Array.from({ length: SHARES }, (_, i) => `${i + 1}/${SHARES}`);
 const browserTests = async () => {
   for (let share = waiting.shift(); share; share = waiting.shift()) await jest('e2e', share);
 };
+const build = "import('./scripts/ready.mjs').then(({ built }) => built())";
+let screens;
 const lanes = [
   async () => {
     await step('formatting', 'npm', ['run', '-s', 'format']);
     await step('lint', 'npm', ['run', '-s', 'lint']);
     await step('types', 'npm', ['run', '-s', 'types']);
     for (const workspace of ['web', 'server', 'core']) await jest(workspace);
+    await screens;
     await browserTests();
   },
-  browserTests,
+  async () => {
+    screens = step('the screens, built', process.execPath, ['-e', build]);
+    await screens;
+    await browserTests();
+  },
 ];
 await Promise.all(lanes.map((lane) => lane()));
 if (broken.length > 0) console.log(`\nFailed: ${broken.join(', ')}`);

@@ -4,8 +4,11 @@ import type { Browser } from './browser';
 
 const axe = readFileSync(createRequire(__filename).resolve('axe-core/axe.min.js'), 'utf8');
 
-/** What axe finds wrong with the page as it stands, once it has come to rest: a rule and where it is broken. */
-export async function violations(browser: Browser): Promise<readonly string[]> {
+/**
+ * What axe finds wrong with the page as it stands, once it has come to rest: a rule and where it is broken.
+ * @param rules those alone; null for all
+ */
+export async function violations(browser: Browser, rules: readonly string[] | null = null): Promise<readonly string[]> {
   // A dialog that is still fading in, or hasn't begun to, has half its contrast or none.
   await browser.wait(
     () =>
@@ -18,7 +21,8 @@ export async function violations(browser: Browser): Promise<readonly string[]> {
   // As a program of the driver's, not of the page's: the page's own policy would refuse it.
   await browser.sendDevToolsCommand('Runtime.evaluate', { expression: axe });
   return browser.executeAsyncScript<string[]>(
-    'const done = arguments[0]; axe.run(document, { resultTypes: ["violations"] }).then((r) => done(r.violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(" ")).join(", ")}`)))',
+    'const [rules, done] = arguments; axe.run(document, { resultTypes: ["violations"], ...(rules ? { runOnly: rules } : {}) }).then((r) => done(r.violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(" ")).join(", ")}`)))',
+    rules,
   );
 }
 

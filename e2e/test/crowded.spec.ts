@@ -56,13 +56,15 @@ test('ten thousand jars: one is found by typing, on the shelf and for a blend, a
 test('forty areas stay a list to choose from, and leave room for the work', async () => {
   const design = await demoDesign('peat-fire');
   const step = 3;
+  const band = design.areas.find((area) => area.kind === 'band');
+  if (!band) throw new Error('no band to copy');
+  const edge = (mm: number) => ({ ...band.lower, level: { by: 'foot', mm } });
   const areas = Array.from({ length: 40 }, (_, i) => ({
-    ...design.areas[0],
+    ...band,
     id: `area-${i}`,
     name: `Ring ${i + 1}`,
-    kind: 'band',
-    lower: { level: { by: 'foot', mm: i * step }, cut: { cut: 'straight' } },
-    upper: { level: { by: 'foot', mm: (i + 1) * step }, cut: { cut: 'straight' } },
+    lower: edge(i * step),
+    upper: edge((i + 1) * step),
   }));
   await send('designs', { ...design, id: 'forty', name: 'Forty', areas, blends: [], fades: [], coats: [] });
   await go('/designs/forty/colour', 'Ring 1');

@@ -42,7 +42,8 @@ describe('each view passes axe and fits its window', () => {
     await resize(browser, 1280, 800);
     await go(path, says);
     expect(await violations(browser)).toEqual([]);
-    await underEveningLight(async () => expect(await violations(browser)).toEqual([]));
+    // By evening nothing but the colours is another.
+    await underEveningLight(async () => expect(await violations(browser, ['color-contrast'])).toEqual([]));
     expect(
       await browser.executeScript(
         'return [document.documentElement.scrollHeight <= 800, document.documentElement.scrollWidth <= 1280]',
