@@ -152,7 +152,7 @@ async function fiveSizes(browser: Browser, address: string): Promise<void> {
     await browser.get(`${address}/designs/copper-eaves/colour`);
     await reads(browser, 'By the eye');
     await painted(browser);
-    const scale = width > 1000 ? 0.3 : 0.36;
+    const scale = 0.27;
     const image = `data:image/png;base64,${await browser.takeScreenshot()}`;
     taken.push(
       `<figure><img src="${image}" width="${width * scale}" height="${height * scale}"><figcaption>${width} × ${height}</figcaption></figure>`,
