@@ -29,7 +29,7 @@ const scripts = (): ReadonlyMap<string, string> =>
   );
 
 const PLACES = { designs: 'DesignsPlace', shelf: 'ShelfPlace', 'shelf/palettes': 'PalettesPlace', cups: 'CupsPlace' } as const;
-const STAGES = ['cup', 'areas', 'colour', 'coats', 'amounts', 'card'] as const;
+const STAGES = ['cup', 'areas', 'colour', 'coats', 'amounts', 'check', 'card'] as const;
 
 /** What each place and each stage of a design loads at first, compressed as a web server would; fonts and pictures apart. */
 export function loadRows(): readonly Row[] {
