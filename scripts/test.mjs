@@ -71,7 +71,7 @@ const browserTests = async () => {
   for (let share = waiting.shift(); share; share = waiting.shift()) await jest('e2e', share);
 };
 const build = "import('./scripts/ready.mjs').then(({ built }) => built())";
-let screens;
+const screens = step('the screens, built', process.execPath, ['-e', build]);
 const lanes = [
   async () => {
     await step('formatting', 'npm', ['run', '-s', 'format']);
@@ -82,7 +82,6 @@ const lanes = [
     await browserTests();
   },
   async () => {
-    screens = step('the screens, built', process.execPath, ['-e', build]);
     await screens;
     await browserTests();
   },

@@ -70,6 +70,25 @@ describe('what a film and a ground can do', () => {
     expect(more(count - 1)).toContain('flakes not buried');
   });
 
+  test('what was sanded before the last flakes came takes nothing off what lies over them', () => {
+    const film = (thickness: number) => ({ ...coat.resin, thickness });
+    const layers = [prep, coat.wipe, coat.glitter, film(0.6), { kind: 'sand' }, coat.wipe, coat.glitter];
+    const missing = (coats: readonly object[]) =>
+      Number(
+        /will be felt: ([\d.]+) mm/.exec(
+          found(designWith(coats)).find(({ rule }) => rule === 'flakes not buried')?.says ?? '',
+        )?.[1],
+      );
+    expect(missing([...layers, film(0.2), film(0.05)])).toBeCloseTo(
+      missing([prep, coat.wipe, coat.glitter, film(0.2), film(0.05)]),
+      6,
+    );
+    expect(missing([...layers, film(0.2), { kind: 'sand' }, film(0.05)])).toBeCloseTo(
+      missing([...layers, film(0.2), film(0.05)]) + 0.1,
+      6,
+    );
+  });
+
   test('see-through flakes want a base of their own, opaque ones don’t', () => {
     const sheer = { blends: [{ area: 'low', parts: [{ item: 'lamp-oil', ml: 6 }] }] };
     const bare = designWith([prep, coat.wipe, coat.glitter], sheer);
@@ -144,6 +163,12 @@ describe('what is meant so', () => {
       [first.coat, 'Meant so'],
     ]);
     expect(withException(left, finding, null)).toEqual(unsanded);
+  });
+
+  test('with the coat it was about it goes, once something else is left so', () => {
+    const gone = { ...left, coats: left.coats.filter(({ id }) => id !== finding.coat) };
+    const other = { rule: 'scuff first', coat: null, area: null };
+    expect(withException(gone, other, 'A raw wall').exceptions).toEqual([{ ...other, reason: 'A raw wall' }]);
   });
 
   test('without a reason it can’t be', () => {

@@ -29,10 +29,16 @@ test.each([
   expect(causes(name, designWith(sound)).find((cause) => cause.says === says)?.because).toBeNull();
 });
 
+test('a damp room speaks for a cloudy film, a cold one doesn’t', () => {
+  const room = (change: Partial<Workshop['settings']>) => ({ ...workshop, settings: { ...workshop.settings, ...change } });
+  expect(causes(/^Cloudy/, designWith(sound), room({ humidity: 82 }))[0].because).toBe('The room is at 82 % humidity.');
+  expect(causes(/^Cloudy/, designWith(sound), room({ celsius: 15 }))[0].because).toBeNull();
+});
+
 test('a cold room speaks for itself', () => {
   const cold = { ...workshop, settings: { ...workshop.settings, celsius: 15 } };
   expect(causes(/^Sticky/, designWith(sound), cold)[0].says).toBe('Too cold or too damp a room.');
-  expect(causes(/^Bubbles/, designWith(sound), cold)[0].because).toBe('The room is at 15 °C.');
+  expect(causes(/^Bubbles/, designWith(sound), cold)[0].because).toBe('The room is at 15.0 °C.');
 });
 
 test('with nothing that speaks for one, what it mostly is comes first, and every demo design gets an answer to each', () => {

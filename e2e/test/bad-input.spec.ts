@@ -3,14 +3,17 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { kept, press, reads, see, type, withNamed, type Browser } from '../src/browser';
 import type { Program } from '../src/program';
-import { demoForAll } from '../src/running';
+import { programForAll } from '../src/running';
 
 let program: Program;
 let browser: Browser;
-demoForAll((ofAll, view) => {
-  program = ofAll;
-  browser = view;
-}, false);
+programForAll(
+  (ofAll, view) => {
+    program = ofAll;
+    browser = view;
+  },
+  { graphics: false },
+);
 afterEach(async () =>
   expect(await browser.executeScript('return document.body.innerText')).not.toMatch(/NaN|undefined|Infinity|\[object/),
 );

@@ -5,11 +5,11 @@ import { By, Key } from 'selenium-webdriver';
 import { choose as chooseIn, kept, named, painted, press, reads, type, valueOf, type Browser } from '../src/browser';
 import { stripedPng } from '../src/flat-photo';
 import type { Program } from '../src/program';
-import { demoForAll } from '../src/running';
+import { programForAll } from '../src/running';
 
 let program: Program;
 let browser: Browser;
-demoForAll((ofAll, view) => {
+programForAll((ofAll, view) => {
   program = ofAll;
   browser = view;
 });

@@ -3,14 +3,17 @@ import { Key } from 'selenium-webdriver';
 import { kept, press, reads, resize, takeJar, type, valueOf, withNamed, type Browser } from '../src/browser';
 import { tooWide, violations } from '../src/fit-and-axe';
 import type { Program } from '../src/program';
-import { demoForAll } from '../src/running';
+import { programForAll } from '../src/running';
 
 let program: Program;
 let browser: Browser;
-demoForAll((ofAll, view) => {
-  program = ofAll;
-  browser = view;
-}, false);
+programForAll(
+  (ofAll, view) => {
+    program = ofAll;
+    browser = view;
+  },
+  { graphics: false },
+);
 
 const go = async (path: string, says: string | RegExp) => {
   await browser.get(`${program.address}${path}`);

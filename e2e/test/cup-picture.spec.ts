@@ -1,11 +1,11 @@
 import { Key } from 'selenium-webdriver';
 import { openBrowser, painted, reads, see, type Browser } from '../src/browser';
 import type { Program } from '../src/program';
-import { demoForAll } from '../src/running';
+import { programForAll } from '../src/running';
 
 let program: Program;
 let browser: Browser;
-demoForAll((ofAll, view) => {
+programForAll((ofAll, view) => {
   program = ofAll;
   browser = view;
 });

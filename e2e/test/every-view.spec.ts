@@ -2,11 +2,11 @@ import { Key } from 'selenium-webdriver';
 import { kept, menuItem, painted, press, reads, resize, see, type, valueOf, type Browser } from '../src/browser';
 import { tooSmall, tooWide, violations } from '../src/fit-and-axe';
 import type { Program } from '../src/program';
-import { demoForAll } from '../src/running';
+import { programForAll } from '../src/running';
 
 let program: Program;
 let browser: Browser;
-demoForAll((ofAll, view) => {
+programForAll((ofAll, view) => {
   program = ofAll;
   browser = view;
 });

@@ -14,11 +14,11 @@ import {
   withNamed,
 } from '../src/browser';
 import type { Program } from '../src/program';
-import { demoForAll } from '../src/running';
+import { programForAll } from '../src/running';
 
 let program: Program;
 let browser: Browser;
-demoForAll((ofAll, view) => {
+programForAll((ofAll, view) => {
   program = ofAll;
   browser = view;
 });

@@ -1,17 +1,16 @@
-import { kept, menuItem, openBrowser, press, reads, see, type, valueOf, type Browser } from '../src/browser';
-import { Program } from '../src/program';
+import { kept, menuItem, press, reads, see, type, valueOf, type Browser } from '../src/browser';
+import type { Program } from '../src/program';
+import { programForAll } from '../src/running';
 
-const program = new Program(true);
+let program: Program;
 let browser: Browser;
-
-beforeAll(async () => {
-  await program.start();
-  browser = await openBrowser(false);
-});
-afterAll(async () => {
-  await browser.quit();
-  await program.end();
-});
+programForAll(
+  (ofAll, view) => {
+    program = ofAll;
+    browser = view;
+  },
+  { graphics: false },
+);
 
 /** What a list shows of the words that matter, once it has settled. */
 const pictures = (many: number) =>

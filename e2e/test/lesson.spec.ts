@@ -1,16 +1,16 @@
-import { openBrowser, press, reads, takeJar, type Browser } from '../src/browser';
-import { Program } from '../src/program';
+import { press, reads, takeJar, type Browser } from '../src/browser';
+import type { Program } from '../src/program';
+import { programForAll } from '../src/running';
 
-const program = new Program(false);
+let program: Program;
 let browser: Browser;
-beforeAll(async () => {
-  await program.start();
-  browser = await openBrowser(false);
-});
-afterAll(async () => {
-  await browser.quit();
-  await program.end();
-});
+programForAll(
+  (ofAll, view) => {
+    program = ofAll;
+    browser = view;
+  },
+  { demo: false, graphics: false },
+);
 
 const step = (says: string | RegExp) => reads(browser, says, 'au-first-cup');
 
@@ -30,6 +30,10 @@ test('a first cup in six steps, on a cup of one’s own; left by a reload, it go
   await step('Give each area its glitter.');
   await press(browser, 'Add a glitter');
   await takeJar(browser, 'Teal, medium');
+  await step('Give each area its glitter.');
+  await press(browser, /^Band 2/, '[role=option]');
+  await press(browser, 'Add a glitter');
+  await takeJar(browser, 'Gold, medium');
   await step('Lay the coats in order.');
   await browser.get(`${program.address}/designs`);
   await press(browser, 'Go on with the first cup');

@@ -5,14 +5,17 @@ import { By } from 'selenium-webdriver';
 import { choose as chooseIn, menuItem, painted, press, reads, type, withNamed, type Browser } from '../src/browser';
 import { stripedPng } from '../src/flat-photo';
 import type { Program } from '../src/program';
-import { demoForAll } from '../src/running';
+import { programForAll } from '../src/running';
 
 let program: Program;
 let browser: Browser;
-demoForAll((ofAll, view) => {
-  program = ofAll;
-  browser = view;
-}, false);
+programForAll(
+  (ofAll, view) => {
+    program = ofAll;
+    browser = view;
+  },
+  { graphics: false },
+);
 
 const FOLDER = mkdtempSync(join(tmpdir(), 'aurantia-palettes-'));
 const file = (name: string, data: string | Buffer) => {

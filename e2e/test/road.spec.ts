@@ -17,12 +17,12 @@ import {
   valueOf,
 } from '../src/browser';
 import type { Program } from '../src/program';
-import { demoForAll } from '../src/running';
+import { programForAll } from '../src/running';
 
 const ROOT = join(__dirname, '..', '..');
 let program: Program;
 let browser: Browser;
-demoForAll((ofAll, view) => {
+programForAll((ofAll, view) => {
   program = ofAll;
   browser = view;
 });

@@ -46,6 +46,11 @@ test('tag by tag a design stands under each of its own, what has none last, in p
   const paged = await Promise.all([0, 2].map((from) => names(`?order=tag&from=${from}&limit=2`)));
   expect(paged.flat()).toEqual(['Cedar', 'Ash', 'Ash', 'Birch']);
   expect(await names('?order=name')).toEqual(['Ash', 'Birch', 'Cedar']);
+  expect(await page('?order=tag&tag=fair')).toMatchObject({
+    total: 2,
+    groups: [],
+    designs: [{ name: 'Cedar' }, { name: 'Ash' }],
+  });
 });
 
 test('what is archived stands aside, whole, and comes back', async () => {

@@ -34,10 +34,13 @@ export interface Facts {
 export const placesOfArea = ({ fades }: Pick<Facts, 'fades'>, area: AreaId): readonly AreaId[] =>
   fades.find((fade) => fade.area === area)?.slices.map(({ id }) => id) ?? [area];
 
+/** What a rule has found; whose it is, and whether the maker means it so, is added for all of them. */
+export type Found = Omit<Finding, 'rule' | 'accepted'>;
+
 /** A rule: its name, and the findings it has. */
 export interface Rule {
   readonly name: string;
-  find(facts: Facts): readonly Omit<Finding, 'rule' | 'accepted'>[];
+  find(facts: Facts): readonly Found[];
 }
 
 /** The steps of some kinds, typed as such. */

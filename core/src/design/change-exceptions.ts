@@ -13,7 +13,11 @@ export const exceptionFor = ({ exceptions = [] }: Pick<Design, 'exceptions'>, sp
 
 /** A design that leaves something so, with the reason; with none it is looked at again. */
 export function withException(design: Design, { rule, coat, area }: Spoken, reason: string | null): Design {
-  const others = (design.exceptions ?? []).filter((one) => !same(one, { rule, coat, area }));
+  // What was about a coat or an area that is gone goes too.
+  const here = (one: Spoken) =>
+    (one.coat === null || design.coats.some(({ id }) => id === one.coat)) &&
+    (one.area === null || design.areas.some(({ id }) => id === one.area));
+  const others = (design.exceptions ?? []).filter((one) => here(one) && !same(one, { rule, coat, area }));
   const exceptions = reason === null ? others : [...others, { rule, coat, area, reason }];
   if (exceptions.length > 0) return { ...design, exceptions };
   const bare = { ...design };

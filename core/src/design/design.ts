@@ -32,7 +32,7 @@ export const designDocumentSchema = z
     fades: z.array(fadeSchema).max(40).default([]),
     coats: z.array(coatSchema).max(60, 'Sixty coats are the most a cup takes.'),
     /** what the check says and the maker means so */
-    exceptions: z.array(exceptionSchema).max(60).optional(),
+    exceptions: z.array(exceptionSchema).max(60, 'Sixty things left so are the most. Look at one of them again.').optional(),
   })
   .check((context) => {
     // Fields that are faulty on their own already have their sentence.

@@ -18,6 +18,7 @@ export interface FirstCupStep {
 export function firstCupSteps(plan: Plan, printed: boolean): readonly FirstCupStep[] {
   const { areas, blends, fades, coats, findings } = plan;
   const { grave } = countFindings(findings);
+  const filled = new Set([...blends, ...fades].map(({ area }) => area));
   const poured = coats.some(({ pours }) => pours.length > 0) && coats.some(({ mix }) => mix !== null);
   return [
     {
@@ -36,7 +37,7 @@ export function firstCupSteps(plan: Plan, printed: boolean): readonly FirstCupSt
       stage: 'colour',
       title: 'Give each area its glitter',
       says: 'Add a jar: it begins with what covers the area. A second jar shares with the first.',
-      done: blends.length + fades.length > 0,
+      done: areas.areas.length > 0 && areas.areas.every(({ id, area, masked }) => masked || area === 0 || filled.has(id)),
     },
     {
       stage: 'coats',

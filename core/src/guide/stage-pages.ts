@@ -67,7 +67,7 @@ export const stagePages: Readonly<Record<StageName, StagePage>> = {
   check: {
     title: 'Check',
     decides: 'Whether the cup can be made as it is planned, and what to wear and have at hand while it is.',
-    saves: 'Finding out on the third day: most ruined cups are ruined by an order that could have been seen on the first.',
+    saves: 'Finding out on the third day what could be read on the first.',
     how: [
       'Each finding says what is wrong, why, and offers what mends it; all of it can be undone.',
       'Something already went wrong? Choose what you see: its causes stand in the order in which this design speaks for them.',

@@ -3,6 +3,7 @@ export * from './shelf-group';
 export * from './glue-ways';
 export * from './starting-item';
 export * from './own-items';
+export * from './mix-weight';
 export * from './leftover-mix';
 export * from './certainty';
 export * from './ledger';

@@ -1,6 +1,7 @@
 import { rules } from '../check';
 import type { CoatKindName, Design, Workshop } from '../design';
 import type { Plan } from '../plan';
+import { temperatureText } from '../units';
 
 /** What a trouble is judged by: a design as planned, and the workshop it is made in. */
 export interface TroubleFacts {
@@ -43,8 +44,20 @@ export function found(...names: readonly string[]): (facts: TroubleFacts) => str
 export const coatsOf = ({ design }: TroubleFacts, ...kinds: readonly CoatKindName[]): readonly number[] =>
   design.coats.flatMap(({ kind }, index) => (kinds.includes(kind) ? [index + 1] : []));
 
-/** Whether a coat of one kind comes right after one of another. */
-export function follows({ design }: TroubleFacts, kind: CoatKindName, after: readonly CoatKindName[]): number | null {
-  const at = design.coats.findIndex((coat, index) => coat.kind === kind && after.includes(design.coats[index - 1]?.kind));
+/** The number of the first coat of one kind that comes right after one of another; null for none. */
+export function follows({ design }: TroubleFacts, kind: CoatKindName, after: CoatKindName): number | null {
+  const at = design.coats.findIndex((coat, index) => coat.kind === kind && design.coats[index - 1]?.kind === after);
   return at < 0 ? null : at + 1;
 }
+
+/** Says that an area is masked, where one is. */
+export const masked = ({ design }: TroubleFacts): string | null => {
+  const area = design.areas.find((one) => one.masked);
+  return area ? `${area.name} is masked.` : null;
+};
+
+/** Says how warm the room is, where that is so warm or so cold. */
+export const roomAt =
+  (speaks: (celsius: number) => boolean) =>
+  ({ workshop: { settings } }: TroubleFacts): string | null =>
+    speaks(settings.celsius) ? `The room is at ${temperatureText(settings.celsius, settings.units)}.` : null;

@@ -1,5 +1,5 @@
 import { percentText } from '../units';
-import { found, type Trouble } from './cause';
+import { found, masked, type Trouble } from './cause';
 
 /** What goes wrong with glitter, fades and ground. */
 export const glitterTroubles: readonly Trouble[] = [
@@ -111,7 +111,7 @@ export const glitterTroubles: readonly Trouble[] = [
         cure: 'Press the flap down with a drop of the same paint; touch up.',
         prevent: 'Overnight under strong tape; take its tack off on your sleeve.',
         often: 2,
-        here: ({ design }) => (design.areas.some(({ masked }) => masked) ? 'An area is masked.' : null),
+        here: masked,
       },
     ],
   },
@@ -123,7 +123,7 @@ export const glitterTroubles: readonly Trouble[] = [
         cure: 'Cut along the edge with a sharp blade, lift the strip, tidy with a paint pen.',
         prevent: 'Pull masks within half an hour of the glitter, back on themselves.',
         often: 3,
-        here: ({ design }) => (design.areas.some(({ masked }) => masked) ? 'An area is masked.' : null),
+        here: masked,
       },
       {
         says: 'Flakes as large as the edge’s own teeth.',

@@ -1,4 +1,4 @@
-import { coatsOf, follows, found, type Trouble } from './cause';
+import { coatsOf, follows, found, masked, roomAt, type Trouble } from './cause';
 
 /** What goes wrong with resin and its surface. */
 export const resinTroubles: readonly Trouble[] = [
@@ -11,7 +11,7 @@ export const resinTroubles: readonly Trouble[] = [
         prevent: 'Wipe with alcohol before every resin coat, and touch the cup with gloves only.',
         often: 3,
         here: (facts) => {
-          const decal = follows(facts, 'resin', ['decal']);
+          const decal = follows(facts, 'resin', 'decal');
           return decal === null ? null : `Coat ${decal} is resin right over a decal, which is smoothed on by hand.`;
         },
       },
@@ -73,12 +73,11 @@ export const resinTroubles: readonly Trouble[] = [
         often: 2,
       },
       {
-        says: 'A warm room: resin is thinner for longer.',
+        says: 'A warm room: resin is thinner there.',
         cure: 'Wipe the bead while it is wet.',
         prevent: 'Let the mix stand five minutes before it goes on.',
         often: 1,
-        here: ({ workshop }) =>
-          workshop.settings.celsius >= 25 ? `The room is at ${workshop.settings.celsius.toFixed(0)} °C.` : null,
+        here: roomAt((celsius) => celsius >= 25),
       },
     ],
   },
@@ -129,8 +128,7 @@ export const resinTroubles: readonly Trouble[] = [
         cure: 'Warm air from afar while it is wet; once cured, sand and coat.',
         prevent: 'Stir slowly; stand the closed bottles in hand-warm water first.',
         often: 2,
-        here: ({ workshop }) =>
-          workshop.settings.celsius < 20 ? `The room is at ${workshop.settings.celsius.toFixed(0)} °C.` : null,
+        here: roomAt((celsius) => celsius < 20),
       },
     ],
   },
@@ -142,14 +140,14 @@ export const resinTroubles: readonly Trouble[] = [
         cure: 'Wash with warm soapy water, dry, sand dull and coat again.',
         prevent: 'Cure under 70 % humidity, warmer than the room it stood in.',
         often: 3,
-        here: found('too cold or too damp'),
+        here: ({ workshop: { settings } }) => (settings.humidity > 70 ? `The room is at ${settings.humidity} % humidity.` : null),
       },
       {
         says: 'Sanding scratches that were left under it.',
         cure: 'A further clear coat fills them, if the film is clean.',
         prevent: 'End with a 400 paper, wash, and coat the same day.',
         often: 2,
-        here: (facts) => (follows(facts, 'rest', ['sand']) === null ? null : 'The last thing before the rest is sanding.'),
+        here: (facts) => (follows(facts, 'rest', 'sand') === null ? null : 'The last thing before the rest is sanding.'),
       },
     ],
   },
@@ -168,7 +166,7 @@ export const resinTroubles: readonly Trouble[] = [
         cure: 'Sand the step down once it is covered by 0.2 mm.',
         prevent: 'Carry the first resin over both sides.',
         often: 1,
-        here: ({ design }) => (design.areas.some(({ masked }) => masked) ? 'An area is masked: its edge is a step.' : null),
+        here: masked,
       },
     ],
   },

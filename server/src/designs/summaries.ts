@@ -8,7 +8,7 @@ import { DesignMarksStore } from './design-marks';
 import { foundDesigns, type DesignsWanted } from './found-designs';
 import { SummaryQueue } from './summary-queue';
 
-/** The designs as they stand among each other: found by name, cup, tag, state and day, a page at a time, pictures got ready aside. */
+/** The designs as they stand among each other: found by what they are called and like, a page at a time, pictures aside. */
 export class Summaries {
   private readonly marks: DesignMarksStore;
   private readonly queue = new SummaryQueue((id) => this.make(id));
@@ -27,7 +27,8 @@ export class Summaries {
     const stamp = await stampOf(this.store);
     const found = foundDesigns(this.store, wanted);
     const tagged = found.leftJoin('design_tag', 'design_tag.design_id', 'design.id');
-    const grouped = wanted.order === 'tag';
+    // Among those of one tag there is nothing to group.
+    const grouped = wanted.order === 'tag' && wanted.tag === null;
     const groups = grouped
       ? await tagged
           .groupBy('tag')

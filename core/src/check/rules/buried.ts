@@ -15,7 +15,10 @@ export const buried: Rule = {
     const films = stepsOfKind(facts, 'resin', 'ink');
     const closing = films.at(-1);
     if (!last || !closing) return [];
-    const sanded = facts.steps.slice(films[0].index, closing.index).some(({ coat }) => coat.kind === 'sand') ? SANDED : 0;
+    // What was sanded before the last flakes came took nothing off what lies over them.
+    const poured = facts.steps.findLastIndex(({ coat }) => coat.kind === 'glitter');
+    const since = facts.steps.slice(Math.max(poured, films[0].index), closing.index);
+    const sanded = since.some(({ coat }) => coat.kind === 'sand') ? SANDED : 0;
     const short = facts.areas.areas.flatMap(({ id, name, area }) => {
       if (area <= 0) return [];
       const lacks = placesOfArea(facts, id).map((place) => {
@@ -34,7 +37,7 @@ export const buried: Rule = {
         coat: closing.coat.id,
         area: null,
         says: `The flakes on ${listText(short.map(({ name }) => name))} will be felt: ${thicknessText(most)} of resin is missing over the highest.`,
-        why: `It takes 0.2 mm over them${sanded > 0 ? ', and what sanding takes off' : ''}: ${countText(Math.ceil(most / FILM), 'more coat')} of ${thicknessText(FILM)}.`,
+        why: `It takes ${OVER_FLAKES} mm over them${sanded > 0 ? ', and what sanding takes off' : ''}: ${countText(Math.ceil(most / FILM), 'more coat')} of ${thicknessText(FILM)}.`,
         fix: {
           does: 'insert coat' as const,
           label: 'Add a clear coat',

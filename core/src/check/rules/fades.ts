@@ -3,9 +3,8 @@ import { hides } from '../../glitter';
 import { baseMatches } from '../../pots';
 import { itemOf } from '../../stock';
 import { listText, percentText } from '../../units';
-import { placesOfArea, reaches, stepsOfKind, type Facts, type Finding, type Rule } from '../finding';
+import { placesOfArea, reaches, stepsOfKind, type Facts, type Finding, type Found, type Rule } from '../finding';
 
-type Found = Omit<Finding, 'rule' | 'accepted'>;
 const found = (
   level: Finding['level'],
   area: Finding['area'],

@@ -1,3 +1,4 @@
+import { OVER_FLAKES } from '../../resin';
 import { listText, thicknessText } from '../../units';
 import { areasWhere, placesOfArea, stepsOfKind, type Rule } from '../finding';
 
@@ -5,7 +6,7 @@ export const sandIntoFlakes: Rule = {
   name: 'sand into flakes',
   find: (facts) =>
     stepsOfKind(facts, 'sand').flatMap(({ coat, before }) => {
-      const thin = areasWhere(facts, (area) => before[area].hasGlitter && before[area].cover < 0.2);
+      const thin = areasWhere(facts, (area) => before[area].hasGlitter && before[area].cover < OVER_FLAKES);
       if (thin.length === 0) return [];
       const film = Math.min(
         ...facts.areas.areas.flatMap(({ id }) =>
@@ -20,7 +21,7 @@ export const sandIntoFlakes: Rule = {
           coat: coat.id,
           area: null,
           says: `Only ${thicknessText(film)} of resin lies over the flakes on ${listText(thin)}.`,
-          why: 'Sandpaper cuts into them and takes their colour off; at least 0.2 mm has to be over them.',
+          why: `Sandpaper cuts into them and takes their colour off; at least ${OVER_FLAKES} mm has to be over them.`,
           fix: { does: 'insert coat' as const, label: 'Add clear resin before it', kind: 'resin' as const, before: coat.id },
         },
       ];

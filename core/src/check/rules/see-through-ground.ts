@@ -1,5 +1,7 @@
+import { itemOf, type ShelfItem } from '../../stock';
+import type { PlannedPart } from '../../coats';
 import { listText, percentText } from '../../units';
-import { placesOfArea, reaches, stepsOfKind, type Rule } from '../finding';
+import { placesOfArea, reaches, stepsOfKind, type Facts, type Rule } from '../finding';
 
 /** Share of what faces you, from which on what lies under see-through flakes is half of the colour. */
 const MUCH = 0.3;
@@ -8,13 +10,7 @@ const MUCH = 0.3;
 export const seeThroughGround: Rule = {
   name: 'see-through on the bare wall',
   find: (facts) => {
-    const glitters = stepsOfKind(facts, 'glitter');
-    const bare = facts.areas.areas.filter(({ id }) =>
-      placesOfArea(facts, id).some((place) => {
-        const first = glitters.find(({ planned }) => planned.pours.some(({ area }) => area === place));
-        return first && !colouredBefore(first.index, place) && seeThroughShare(first, place) >= MUCH;
-      }),
-    );
+    const bare = facts.areas.areas.filter(({ id }) => placesOfArea(facts, id).some((place) => showsBareWall(facts, place)));
     if (bare.length === 0) return [];
     const glue = facts.steps.find(({ coat }) => coat.kind === 'glue' || coat.kind === 'glitter');
     return [
@@ -33,15 +29,20 @@ export const seeThroughGround: Rule = {
         },
       },
     ];
-    function colouredBefore(index: number, place: string): boolean {
-      return stepsOfKind(facts, 'base', 'ink').some((step) => step.index < index && reaches(facts, step.coat, place));
-    }
-    function seeThroughShare({ planned }: (typeof glitters)[number], place: string): number {
-      const parts = planned.pours.find(({ area }) => area === place)?.parts ?? [];
-      return parts.reduce((sum, { item, faceShare }) => {
-        const jar = facts.workshop.shelf.find(({ id }) => id === item);
-        return sum + (jar?.kind === 'glitter' && jar.flake.kind !== 'solid' ? faceShare : 0);
-      }, 0);
-    }
   },
 };
+
+/** Whether the first flakes of a place let through a wall that no coat coloured before. */
+function showsBareWall(facts: Facts, place: string): boolean {
+  const poursOf = ({ planned }: Facts['steps'][number]) => planned.pours.find(({ area }) => area === place);
+  const first = stepsOfKind(facts, 'glitter').find((step) => poursOf(step));
+  const parts = first && poursOf(first)?.parts;
+  if (!parts || seeThroughShare(parts, facts.workshop.shelf) < MUCH) return false;
+  return !stepsOfKind(facts, 'base', 'ink').some(({ index, coat }) => index < first.index && reaches(facts, coat, place));
+}
+
+const seeThroughShare = (parts: readonly PlannedPart[], shelf: readonly ShelfItem[]): number =>
+  parts.reduce((sum, { item, faceShare }) => {
+    const kind = itemOf(shelf, item, 'glitter')?.flake.kind ?? 'solid';
+    return kind === 'solid' ? sum : sum + faceShare;
+  }, 0);

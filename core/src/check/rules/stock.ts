@@ -1,5 +1,5 @@
 import { drawnParts } from '../../pots';
-import { itemOf, type ShelfItem } from '../../stock';
+import { itemOf, mixWeight, type ShelfItem } from '../../stock';
 import { amountText, countText } from '../../units';
 import type { Facts, Rule } from '../finding';
 
@@ -50,9 +50,7 @@ export const notEnough: Rule = {
 /** g a ml of it weighs as it is measured; ink is dropped, and reads in ml whatever the workshop weighs. */
 function weightOf(item: ShelfItem): number | null {
   if (item.kind === 'glitter') return item.flake.solidShare * item.flake.density;
-  if (item.kind !== 'resin') return null;
-  const [a, b] = item.ratio;
-  return (a * item.density[0] + b * item.density[1]) / (a + b);
+  return item.kind === 'resin' ? mixWeight(item) : null;
 }
 
 /** Resin that was opened longer ago than it keeps: it yellows, and may stay soft. */

@@ -1,6 +1,6 @@
-import { itemOf } from '../../stock';
+import { itemOf, mixWeight } from '../../stock';
 import { runLimit } from '../../resin';
-import { countText, thicknessText } from '../../units';
+import { countText, thicknessText, tidy } from '../../units';
 import { circumferenceAt, heightOf } from '../../vessel';
 import { stepsOfKind, type Facts, type Rule } from '../finding';
 
@@ -20,7 +20,7 @@ export const thickFilm: Rule = {
       const carried = carriedFilm(facts, coat.resin);
       const most = Math.min(RUNS, carried);
       if (coat.thickness <= most) return [];
-      const thickness = Math.min(USUAL, Math.floor((0.9 * most) / STEP + 1e-9) * STEP);
+      const thickness = tidy(Math.min(USUAL, Math.floor((0.9 * most) / STEP + 1e-9) * STEP));
       return [
         {
           level: 'stop' as const,
@@ -44,12 +44,15 @@ export const thickFilm: Rule = {
 function carriedFilm({ design, workshop }: Facts, id: string): number {
   const resin = itemOf(workshop.shelf, id, 'resin');
   if (!resin) return Infinity;
-  const [a, b] = resin.ratio;
-  const density = (a * resin.density[0] + b * resin.density[1]) / (a + b);
   const { stations } = design.cup;
   const round = stations.map(({ circumference }) => circumference);
   const coatsEnd = circumferenceAt(stations, heightOf(design.cup) - design.cup.lipStrip);
   // A stem is no wall to run down: surface tension holds a film on a rod, and this bound knows none.
   const narrowest = Math.max(Math.min(...round, coatsEnd), Math.max(...round) * STEM);
-  return runLimit({ viscosity: resin.viscosity, density, rpm: workshop.settings.rpm, circumference: narrowest });
+  return runLimit({
+    viscosity: resin.viscosity,
+    density: mixWeight(resin),
+    rpm: workshop.settings.rpm,
+    circumference: narrowest,
+  });
 }

@@ -150,6 +150,9 @@ export class Workspace {
     offerCommands(() => this.commands());
     const title = inject(Title);
     effect(() => this.session.open(this.id()));
+    effect(() => {
+      if (this.session.missing() && this.lesson.now()?.design === this.id()) this.lesson.leave();
+    });
     effect(() => title.setTitle(`${this.session.document()?.name ?? 'Design'} · Aurantia`));
   }
 

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { volumeCheck, withCupFitted, type Cup } from '@aurantia/core';
 import { v7 } from 'uuid';
+import { Chips } from '../../parts/chips/chips';
 import { CupSheet } from '../../parts/cup-sheet/cup-sheet';
 import { AreaPipe } from '../../parts/fields/unit-pipes';
 import { Notices } from '../../services/notices';
@@ -12,17 +13,11 @@ import { BUTTONS } from '../../parts/buttons';
 /** Which cup: one that was measured before, or this one, measured now. */
 @Component({
   selector: 'au-cup-stage',
-  imports: [BUTTONS, CupSheet, AreaPipe],
+  imports: [BUTTONS, Chips, CupSheet, AreaPipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2>Which cup is it?</h2>
-    <div class="known" role="group" aria-label="Cups measured before">
-      @for (one of cups(); track one.id) {
-        <button type="button" matButton="outlined" [class.on]="one.cup.name === design().cup.name" (click)="take(one.cup)">
-          {{ one.cup.name }}
-        </button>
-      }
-    </div>
+    <au-chips label="Cups measured before" [chips]="known()" (pressed)="choose($event)" />
     <au-cup-sheet [cup]="design().cup" [refused]="refused()" (cupChange)="take($event)" />
     @if (tried(); as other) {
       <button type="button" matButton="outlined" (click)="fit(other)">Fit the areas to {{ other.name }}</button>
@@ -60,11 +55,6 @@ import { BUTTONS } from '../../parts/buttons';
     au-cup-sheet {
       width: 100%;
     }
-    .known {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 8px;
-    }
   `,
 })
 export class CupStage {
@@ -74,12 +64,20 @@ export class CupStage {
   protected readonly design = inject(OpenDesign).design;
   protected readonly plan = inject(OpenDesign).plan;
   protected readonly cups = this.memory.cups;
+  protected readonly known = computed(() =>
+    this.cups().map(({ id, cup }) => ({ id, name: cup.name, on: cup.name === this.design().cup.name })),
+  );
   protected readonly refused = signal<string | null>(null);
   protected readonly tried = signal<Cup | null>(null);
   protected readonly keptAlready = computed(() =>
     this.cups().some(({ cup }) => JSON.stringify(cup) === JSON.stringify(this.design().cup)),
   );
   protected readonly plausible = computed(() => volumeCheck(this.plan().surface.volume, this.design().cup.volume));
+
+  protected choose(id: string): void {
+    const kept = this.cups().find((one) => one.id === id);
+    if (kept) this.take(kept.cup);
+  }
 
   protected take(cup: Cup): void {
     this.refused.set(this.session.change((design) => ({ ...design, cup })));

@@ -1,5 +1,5 @@
 import { inject, Pipe, type PipeTransform } from '@angular/core';
-import { amountText, areaText, durationText, lengthText, percentText, spanText } from '@aurantia/core';
+import { amountText, areaText, durationText, lengthText, percentText } from '@aurantia/core';
 import { WorkshopMemory } from '../../services/workshop';
 
 /* Each words a figure of the core in the workshop's units. Impure, so that a change of units shows at once. */
@@ -8,12 +8,6 @@ import { WorkshopMemory } from '../../services/workshop';
 export class LengthPipe implements PipeTransform {
   private readonly units = inject(WorkshopMemory).units;
   transform = (mm: number): string => lengthText(mm, this.units());
-}
-
-@Pipe({ name: 'span', pure: false })
-export class SpanPipe implements PipeTransform {
-  private readonly units = inject(WorkshopMemory).units;
-  transform = (from: number, to: number): string => spanText(from, to, this.units());
 }
 
 @Pipe({ name: 'area', pure: false })

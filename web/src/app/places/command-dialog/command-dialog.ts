@@ -1,12 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { takeUntilDestroyed, toObservable, toSignal } from '@angular/core/rxjs-interop';
+import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { MatAutocomplete, MatAutocompleteTrigger, type MatAutocompleteSelectedEvent } from '@angular/material/autocomplete';
 import { MatOptgroup, MatOption } from '@angular/material/core';
 import { MatDialogRef } from '@angular/material/dialog';
 import { MatFormField } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
 import { Router } from '@angular/router';
-import { factOf, foundOnShelf } from '@aurantia/core';
+import { factOf, foundCups, foundOnShelf } from '@aurantia/core';
 import { catchError, debounceTime, of, switchMap } from 'rxjs';
 import { Commands, type Command } from '../../services/commands';
 import { DesignList } from '../../services/designs';
@@ -79,7 +79,6 @@ export class CommandDialog {
       debounceTime(PAUSE),
       // Where designs can't be looked for, all else can still be done.
       switchMap((words) => (words.trim() === '' ? of([]) : this.list.named(words.trim()).pipe(catchError(() => of([]))))),
-      takeUntilDestroyed(),
     ),
     { initialValue: [] },
   );
@@ -104,9 +103,7 @@ export class CommandDialog {
       );
       groups.set(
         'Cups',
-        this.memory
-          .cups()
-          .filter(({ cup }) => fits(cup.name))
+        foundCups(this.memory.cups(), this.words())
           .slice(0, MOST)
           .map(({ id, cup }) => this.goes(cup.name, ['/cups'], { cup: id })),
       );
