@@ -3,7 +3,8 @@ import { startingCup, startingDesign, type Design } from '@aurantia/core';
 import { Subject, throwError, of, type Observable } from 'rxjs';
 import { Autosave } from '../src/app/design/autosave';
 import { Api, ApiError } from '../src/app/services/api';
-import { DesignList, type KeptDesign } from '../src/app/services/designs';
+import { DesignList } from '../src/app/services/designs';
+import type { KeptDesign } from '../src/app/services/kept-designs';
 import { Drafts } from '../src/app/services/drafts';
 import { Notices } from '../src/app/services/notices';
 

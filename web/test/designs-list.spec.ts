@@ -4,6 +4,7 @@ import type { DesignPage, DesignSummary } from '@aurantia/core';
 import { Observable, Subject, throwError } from 'rxjs';
 import { Api, ApiError } from '../src/app/services/api';
 import { DesignList } from '../src/app/services/designs';
+import { KeptDesigns } from '../src/app/services/kept-designs';
 import { Notices } from '../src/app/services/notices';
 
 const summary = (number: number, fresh = true): DesignSummary => ({
@@ -129,7 +130,9 @@ test('a save that ends while the list is shown is seen at once; while it isn’t
 
 test('a new name is one that no design has yet', () => {
   const names: string[] = [];
-  list.freeName('New design').subscribe((name) => names.push(name));
+  TestBed.inject(KeptDesigns)
+    .freeName('New design')
+    .subscribe((name) => names.push(name));
   answer({
     total: 2,
     groups: [],

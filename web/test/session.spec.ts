@@ -6,7 +6,8 @@ import { DocumentHistory } from '../src/app/design/document-history';
 import { PlannedDocument } from '../src/app/design/planned-document';
 import { DesignSession } from '../src/app/design/session';
 import { Api, ApiError } from '../src/app/services/api';
-import { DesignList, type KeptDesign } from '../src/app/services/designs';
+import { DesignList } from '../src/app/services/designs';
+import { KeptDesigns, type KeptDesign } from '../src/app/services/kept-designs';
 import { Drafts, type Draft } from '../src/app/services/drafts';
 import { Notices } from '../src/app/services/notices';
 import { WorkshopMemory } from '../src/app/services/workshop';
@@ -49,10 +50,8 @@ async function open(get: () => Observable<KeptDesign> = () => of(stored)): Promi
       { provide: Drafts, useValue: { keep: jest.fn(), drop: jest.fn(), take: () => Promise.resolve(draft) } },
       { provide: Notices, useValue: { failed: jest.fn(), say: jest.fn() } },
       { provide: WorkshopMemory, useValue: memoryStub() },
-      {
-        provide: DesignList,
-        useValue: { changed: jest.fn(), create: (document: Design) => of({ document, revision: 1, keptAt: stored.keptAt }) },
-      },
+      { provide: DesignList, useValue: { changed: jest.fn() } },
+      { provide: KeptDesigns, useValue: { create: (document: Design) => of({ document, revision: 1, keptAt: stored.keptAt }) } },
     ],
   });
   session = TestBed.inject(DesignSession);

@@ -90,9 +90,9 @@ export class App {
   }
 
   private async beginDesign(): Promise<void> {
-    const { DesignList } = await import('./services/designs');
+    const { KeptDesigns } = await import('./services/kept-designs');
     this.injector
-      .get(DesignList)
+      .get(KeptDesigns)
       .begin(this.memory.cups().at(0)?.cup)
       .subscribe({
         next: ({ document }) => void this.router.navigate(['/designs', document.id, 'cup']),

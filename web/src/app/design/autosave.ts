@@ -4,7 +4,8 @@ import { designSchema, type Design } from '@aurantia/core';
 import { catchError, concatMap, debounceTime, EMPTY, filter, fromEvent, interval, merge, of, Subject } from 'rxjs';
 import * as z from 'zod';
 import { Api, ApiError } from '../services/api';
-import { DesignList, keptDesignSchema, type KeptDesign } from '../services/designs';
+import { DesignList } from '../services/designs';
+import { keptDesignSchema, type KeptDesign } from '../services/kept-designs';
 import { Drafts } from '../services/drafts';
 import { Notices } from '../services/notices';
 

@@ -2,7 +2,7 @@ import { DestroyRef, inject, Injectable, signal, untracked } from '@angular/core
 import { designSchema, faultsOf, withFix, type CoatId, type Design, type Fix } from '@aurantia/core';
 import { v7 } from 'uuid';
 import { Api, ApiError } from '../services/api';
-import { DesignList, keptDesignSchema, type KeptDesign } from '../services/designs';
+import { KeptDesigns, keptDesignSchema, type KeptDesign } from '../services/kept-designs';
 import { Drafts } from '../services/drafts';
 import { Notices } from '../services/notices';
 import { WorkshopMemory } from '../services/workshop';
@@ -16,7 +16,7 @@ export class DesignSession {
   private readonly api = inject(Api);
   private readonly drafts = inject(Drafts);
   private readonly notices = inject(Notices);
-  private readonly list = inject(DesignList);
+  private readonly designs = inject(KeptDesigns);
   private readonly memory = inject(WorkshopMemory);
   readonly saving = inject(Autosave);
 
@@ -121,7 +121,7 @@ export class DesignSession {
     const ours = this.document();
     if (!conflict || !ours) return;
     const copy: Design = { ...ours, id: v7() as Design['id'], name: `${ours.name}, mine`.slice(0, 80) };
-    this.list.create(copy).subscribe({
+    this.designs.create(copy).subscribe({
       next: (kept) => {
         this.takeTheirs();
         then(kept);

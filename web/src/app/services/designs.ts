@@ -2,27 +2,18 @@ import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core'
 import {
   designMarksSchema,
   designPageSchema,
-  designSchema,
   momentsOf,
   MOST_A_PAGE,
-  startingCup,
-  startingDesign,
   tagsSchema,
-  type Cup,
-  type Design,
   type DesignMarks,
   type DesignPage,
   type DesignSummary,
   type TagCount,
 } from '@aurantia/core';
-import { map, switchMap, tap, type Observable } from 'rxjs';
-import { v7 } from 'uuid';
+import { map, type Observable } from 'rxjs';
 import * as z from 'zod';
 import { Api } from './api';
 import { Notices } from './notices';
-
-export const keptDesignSchema = z.object({ document: designSchema, revision: z.int(), keptAt: z.string() });
-export type KeptDesign = z.infer<typeof keptDesignSchema>;
 
 /** What is looked for among the designs; null where it doesn't matter. */
 export interface DesignsWanted {
@@ -98,40 +89,9 @@ export class DesignList {
       if (!this.asked.has(page)) this.ask(page, this.wanted());
   }
 
-  whole(id: string): Observable<KeptDesign> {
-    return this.api.get(`designs/${encodeURIComponent(id)}`, keptDesignSchema);
-  }
-
-  create(document: Design): Observable<KeptDesign> {
-    return this.api.post('designs', document, keptDesignSchema).pipe(tap(() => this.look()));
-  }
-
-  /** A new design on a cup, under a name that none has yet. */
-  begin(cup: Cup = startingCup): Observable<KeptDesign> {
-    return this.freeName('New design').pipe(switchMap((name) => this.create(startingDesign(v7(), name, cup))));
-  }
-
   /** The first of those that have words in their names, cups or tags. */
   named(search: string): Observable<readonly DesignSummary[]> {
     return this.page(0, { ...ALL_DESIGNS, search }).pipe(map(({ designs }) => designs));
-  }
-
-  /** A name that no design has yet: “New design”, “New design 2”… */
-  freeName(name: string): Observable<string> {
-    return this.page(0, { ...ALL_DESIGNS, search: name }).pipe(
-      map(({ designs }) => {
-        const names = new Set(designs.map((one) => one.name));
-        for (let number = 1; ; number += 1) {
-          const free = number === 1 ? name : `${name} ${number}`;
-          if (!names.has(free)) return free;
-        }
-      }),
-    );
-  }
-
-  /** Takes a design file's parsed JSON; the memory checks it and names what is wrong. */
-  importFile(file: unknown): Observable<KeptDesign> {
-    return this.api.post('designs/import', file, keptDesignSchema).pipe(tap(() => this.look()));
   }
 
   remove({ id, name }: DesignSummary): void {
@@ -146,7 +106,7 @@ export class DesignList {
   }
 
   bringBack(id: string): void {
-    this.api.post(`designs/${encodeURIComponent(id)}/restore`, {}, keptDesignSchema).subscribe({
+    this.api.post(`designs/${encodeURIComponent(id)}/restore`, {}, z.unknown()).subscribe({
       next: () => this.look(),
       error: (error: unknown) => this.notices.failed(error),
     });

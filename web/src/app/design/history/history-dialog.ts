@@ -15,7 +15,7 @@ import { format } from 'date-fns';
 import { v7 } from 'uuid';
 import { CupFigure } from '../../parts/cup-view/cup-figure';
 import { Api } from '../../services/api';
-import { DesignList, keptDesignSchema, type KeptDesign } from '../../services/designs';
+import { KeptDesigns, keptDesignSchema, type KeptDesign } from '../../services/kept-designs';
 import { Notices } from '../../services/notices';
 import { WorkshopMemory } from '../../services/workshop';
 import { DesignSession } from '../session';
@@ -34,7 +34,7 @@ const STRETCH = 20;
 })
 export class HistoryDialog {
   private readonly api = inject(Api);
-  private readonly list = inject(DesignList);
+  private readonly designs = inject(KeptDesigns);
   private readonly memory = inject(WorkshopMemory);
   private readonly notices = inject(Notices);
   private readonly router = inject(Router);
@@ -115,7 +115,7 @@ export class HistoryDialog {
 
   protected copy({ document, revision }: KeptDesign): void {
     const name = `${document.name}, as of ${revision}`.slice(0, 80);
-    this.list.create({ ...document, id: v7() as Design['id'], name }).subscribe({
+    this.designs.create({ ...document, id: v7() as Design['id'], name }).subscribe({
       next: (kept) => {
         this.dialog.close();
         void this.router.navigate(['/designs', kept.document.id, 'cup']);

@@ -15,12 +15,12 @@ import {
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { MatMenuModule } from '@angular/material/menu';
 import { Router, RouterLink } from '@angular/router';
-import { amountText, countText, daysLeftText, gramsPerMl, readDesignFile, type Design, type DesignSummary } from '@aurantia/core';
-import { debounceTime, Subject, switchMap, tap, type Observable } from 'rxjs';
-import { v7 } from 'uuid';
+import { amountText, countText, daysLeftText, gramsPerMl, type DesignSummary } from '@aurantia/core';
+import { debounceTime, Subject, type Observable } from 'rxjs';
 import { MaterialGlyph } from '../../parts/glyphs/material-glyph';
 import { LongList } from '../../parts/long-list/long-list';
-import { ALL_DESIGNS, DesignList, type DesignsWanted, type KeptDesign } from '../../services/designs';
+import { ALL_DESIGNS, DesignList, type DesignsWanted } from '../../services/designs';
+import type { KeptDesign, KeptDesigns } from '../../services/kept-designs';
 import { KeptSafe } from '../../services/kept-safe';
 import { FirstCupLesson } from '../../services/lesson';
 import { Notices } from '../../services/notices';
@@ -162,25 +162,20 @@ export class DesignsPlace {
     return picture ? Math.min(SCALE.behind, TALLEST / picture.height) : SCALE.behind;
   }
 
-  protected begin(): void {
-    this.open(this.list.begin(this.memory.cups().at(0)?.cup));
+  protected async begin(): Promise<void> {
+    const kept = await this.keptDesigns();
+    this.open(kept.begin(this.memory.cups().at(0)?.cup));
   }
 
   /** A new design, with the lesson of a first cup beside it. */
-  protected learn(): void {
-    this.open(this.list.begin(this.memory.cups().at(0)?.cup).pipe(tap(({ document }) => this.lesson.begin(document.id))));
+  protected async learn(): Promise<void> {
+    const kept = await this.keptDesigns();
+    this.open(kept.begin(this.memory.cups().at(0)?.cup), (id) => this.lesson.begin(id));
   }
 
-  protected copy({ id }: DesignSummary): void {
-    this.open(
-      this.list
-        .whole(id)
-        .pipe(
-          switchMap(({ document }) =>
-            this.list.create({ ...document, id: v7() as Design['id'], name: `${document.name}, copy`.slice(0, 80) }),
-          ),
-        ),
-    );
+  protected async copy({ id }: DesignSummary): Promise<void> {
+    const kept = await this.keptDesigns();
+    this.open(kept.copy(id));
   }
 
   /** Opens what narrows the list; closed again, the list is whole again. */
@@ -200,25 +195,35 @@ export class DesignsPlace {
   protected leftOf = ({ removedAt }: DesignSummary): string => (removedAt ? daysLeftText(removedAt, new Date()) : '');
 
   protected async bring(file: File): Promise<void> {
-    const read = readDesignFile(await file.text());
+    const kept = await this.keptDesigns();
+    const read = kept.read(await file.text());
     if (!read.ok) {
       this.faults.set(read.faults);
       return;
     }
     this.faults.set([]);
-    this.list.importFile(read.file).subscribe({
-      next: (kept) => {
+    kept.importFile(read.file).subscribe({
+      next: ({ document }) => {
         this.memory.load();
-        this.notices.say(`${kept.document.name} is here, with the jars it needs.`);
+        this.notices.say(`${document.name} is here, with the jars it needs.`);
       },
       error: (error: unknown) => this.notices.failed(error),
     });
   }
 
-  private open(made: Observable<KeptDesign>): void {
+  private open(made: Observable<KeptDesign>, first: (id: string) => void = () => undefined): void {
     made.subscribe({
-      next: ({ document }) => void this.router.navigate(['/designs', document.id, 'cup']),
+      next: ({ document }) => {
+        first(document.id);
+        void this.router.navigate(['/designs', document.id, 'cup']);
+      },
       error: (error: unknown) => this.notices.failed(error),
     });
+  }
+
+  /** What a whole design is made of comes when the first one is asked for: a list of names and pictures does without. */
+  private async keptDesigns(): Promise<KeptDesigns> {
+    const { KeptDesigns } = await import('../../services/kept-designs');
+    return this.injector.get(KeptDesigns);
   }
 }
