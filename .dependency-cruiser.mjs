@@ -21,6 +21,8 @@ const floors = [
     'templates',
     'glossary',
     'guide',
+    'timeline',
+    'section',
     'trouble',
     'first-shelf',
     'cups-file',

@@ -13,6 +13,8 @@ const parts = fc.uniqueArray(fc.record({ item: item('glitter'), ml }), {
   selector: (part) => part.item,
 });
 const film = fc.double({ min: 0.02, max: 3, noNaN: true });
+const share = fc.constantFrom(1, 40, 99);
+const mm = fc.constantFrom(1, 30, 180, 600);
 const coat = (on: fc.Arbitrary<unknown>) =>
   fc.oneof(
     fc.record({ kind: fc.constant('prep') }),
@@ -21,6 +23,7 @@ const coat = (on: fc.Arbitrary<unknown>) =>
       on,
       paint: item('paint'),
       passes: fc.integer({ min: 1, max: 6 }),
+      way: fc.constantFrom('sprayed', 'brushed', 'misted'),
       fading: fc.boolean(),
     }),
     fc.record({ kind: fc.constant('glue'), on, glue: item('glue'), resin: fc.option(item('resin')) }),
@@ -43,6 +46,38 @@ const coat = (on: fc.Arbitrary<unknown>) =>
       width: fc.constant(40),
       height: fc.constant(30),
       centre: fc.integer({ min: 0, max: 90 }),
+    }),
+    fc.record({ kind: fc.constant('pearl'), on, ink: item('ink'), glue: item('glue'), passes: fc.integer({ min: 1, max: 4 }) }),
+    fc.record({ kind: fc.constantFrom('mask', 'unmask'), on }),
+    fc.record({ kind: fc.constant('sprinkle'), on, glitter: item('glitter'), flakes: fc.constantFrom(0.1, 5, 2000) }),
+    fc.record({ kind: fc.constant('buff'), on, ink: item('ink') }),
+    fc.record({ kind: fc.constant('dab'), on, ink: item('ink'), share }),
+    fc.record({ kind: fc.constant('rim') }),
+    fc.record({ kind: fc.constant('strip'), film: item('film'), width: mm, centre: mm, length: mm }),
+    fc.record({
+      kind: fc.constant('outline'),
+      on,
+      film: item('film'),
+      gap: fc.constantFrom(0, 20),
+      width: fc.constantFrom(0.2, 30),
+    }),
+    fc.record({
+      kind: fc.constant('paper'),
+      on,
+      name: fc.constant('Pages'),
+      colour: fc.constantFrom('#000000', '#ffffff'),
+      share,
+    }),
+    fc.record({ kind: fc.constant('foil'), on, film: item('film'), share }),
+    fc.record({ kind: fc.constant('paste'), on, paint: item('paint'), share, raised: fc.constantFrom(0.1, 3) }),
+    fc.record({ kind: fc.constant('sheet'), film: item('film'), name: fc.constant('Sheet'), width: mm, height: mm, centre: mm }),
+    fc.record({
+      kind: fc.constant('tag'),
+      name: fc.constant('Tag'),
+      width: mm,
+      height: mm,
+      centre: mm,
+      raised: fc.constantFrom(0.1, 10),
     }),
     fc.record({ kind: fc.constant('rest'), hours: fc.integer({ min: 1, max: 1000 }) }),
   );
@@ -105,6 +140,13 @@ export const anyWorkshop: fc.Arbitrary<Workshop> = fc
     celsius: fc.integer({ min: 0, max: 45 }),
     humidity: fc.integer({ min: 0, max: 100 }),
     sealing: fc.constantFrom('always' as const, 'after dry glue' as const, 'never' as const),
+    ground: fc.constantFrom('matched' as const, 'white' as const, 'bare' as const),
+    painting: fc.constantFrom('sprayed' as const, 'brushed' as const, 'pearl in glue' as const),
+    firstCoat: fc.constantFrom('one thick' as const, 'two thin' as const),
+    betweenCoats: fc.constantFrom('sand' as const, 'high spots' as const, 'tack' as const),
+    bubbles: fc.constantFrom('flame' as const, 'warm air' as const, 'leave' as const),
+    mixing: fc.constantFrom('together' as const, 'each alone first' as const),
+    unmasking: fc.constantFrom('while wet' as const, 'after drying' as const),
     length: fc.constantFrom('mm' as const, 'inch' as const, 'inch fraction' as const),
     amount: fc.constantFrom('ml' as const, 'teaspoon' as const, 'gram' as const),
   })

@@ -122,26 +122,8 @@ describe('coats', () => {
     const newId = () => `n${(next += 1)}`;
     const coats = usualCoats(design, workshop, newId);
     sound({ ...design, coats });
-    expect(coats.map((one) => one.kind)).toEqual([
-      'prep',
-      'base',
-      'glue',
-      'glitter',
-      'press',
-      'seal',
-      'resin',
-      'sand',
-      'resin',
-      'rest',
-    ]);
-    expect(usualCoats(design, { ...workshop, shelf: [] }, newId).map((one) => one.kind)).toEqual([
-      'prep',
-      'glitter',
-      'press',
-      'seal',
-      'sand',
-      'rest',
-    ]);
+    expect(coats.map((one) => one.kind)).toEqual(['prep', 'base', 'glue', 'glitter', 'resin', 'sand', 'resin', 'rest']);
+    expect(usualCoats(design, { ...workshop, shelf: [] }, newId).map((one) => one.kind)).toEqual(['prep', 'glitter', 'rest']);
   });
   test('a coat moves and the others close up', () => {
     const design = designWith([coat.base, coat.wipe, coat.glitter]);

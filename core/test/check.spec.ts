@@ -18,6 +18,21 @@ const prep = { kind: 'prep' };
 const decal = { kind: 'decal', name: 'Mark', width: 40, height: 30, centre: 60 };
 const usual = [prep, coat.base, coat.wipe, coat.glitter, coat.press, coat.seal, coat.resin, coat.sand, coat.resin, coat.rest];
 
+/** With so much glitter that one wipe covers. */
+const covered = (coats: readonly object[]): Design =>
+  designWith(coats, {
+    blends: [
+      { area: 'low', parts: [{ item: 'penny-rain', ml: 20 }] },
+      {
+        area: 'high',
+        parts: [
+          { item: 'rust-road', ml: 40 },
+          { item: 'lamp-oil', ml: 20 },
+        ],
+      },
+    ],
+  });
+
 /** Takes the fix of a rule and says which rules are left. */
 function afterFix(design: Design, rule: string): readonly string[] {
   const finding = found(design).find((one) => one.rule === rule);
@@ -25,7 +40,7 @@ function afterFix(design: Design, rule: string): readonly string[] {
   return rulesOf(withFix(design, finding.fix, workshop, 'added' as CoatId));
 }
 
-test('a sound order has nothing to look at', () => expect(rulesOf(designWith(usual))).toEqual([]));
+test('a sound order has nothing to look at', () => expect(rulesOf(covered(usual))).toEqual([]));
 
 describe('each rule speaks up, and its fix settles it', () => {
   test.each([
@@ -49,7 +64,7 @@ describe('each rule speaks up, and its fix settles it', () => {
 describe('what a film and a ground can do', () => {
   test('a slow turner carries less: the film is said to run, and the one offered doesn’t', () => {
     const slow = { ...workshop, settings: { ...workshop.settings, rpm: 1 } };
-    const design = designWith([...usual.slice(0, -1), { ...coat.resin, thickness: 0.45 }]);
+    const design = covered([...usual.slice(0, -1), { ...coat.resin, thickness: 0.45 }]);
     expect(rulesOf(design)).not.toContain('film that runs');
     const finding = found(design, slow).find(({ rule }) => rule === 'film that runs');
     expect(finding?.why).toMatch(/^At 1 turn a minute this cup carries 0\.\d\d mm of this resin\. Turn faster/);
@@ -117,9 +132,9 @@ describe('rules without a mechanical fix', () => {
     const cold = { ...workshop, settings: { ...workshop.settings, celsius: 14 } };
     const damp = { ...workshop, settings: { ...workshop.settings, humidity: 80 } };
     const short = { ...workshop, shelf: workshop.shelf.map((item) => (item.id === 'penny-rain' ? { ...item, left: 2 } : item)) };
-    expect(found(designWith(usual), cold)[0].says).toMatch(/14\.0 °C, too cold/);
-    expect(found(designWith(usual), damp)[0].says).toMatch(/80 % humidity/);
-    expect(found(designWith(usual), short)[0].says).toBe('Penny Rain: 6.0 ml wanted, 2.0 ml left.');
+    expect(found(covered(usual), cold)[0].says).toMatch(/14\.0 °C, too cold/);
+    expect(found(covered(usual), damp)[0].says).toMatch(/80 % humidity/);
+    expect(found(covered(usual), short)[0].says).toBe('Penny Rain: 20.0 ml wanted, 2.0 ml left.');
   });
   test('the school decides when to seal', () => {
     const unsealed = designWith([coat.wipe, coat.glitter, coat.press, coat.resin]);
@@ -131,7 +146,7 @@ describe('rules without a mechanical fix', () => {
     );
   });
   test('what stops the work comes first', () => {
-    const levels = found(designWith([...usual, { ...coat.ink, load: 7 }, { ...coat.resin, thickness: 0.9 }])).map(
+    const levels = found(covered([...usual, coat.sand, { ...coat.ink, load: 7 }, { ...coat.resin, thickness: 0.9 }])).map(
       (finding) => finding.level,
     );
     expect(levels).toEqual(['stop', 'look']);
@@ -139,7 +154,7 @@ describe('rules without a mechanical fix', () => {
 });
 
 describe('what is meant so', () => {
-  const unsanded = designWith([...usual, decal]);
+  const unsanded = covered([...usual, decal]);
   const finding = found(unsanded).find(({ rule }) => rule === 'decal on gloss');
   if (!finding) throw new Error('nothing to leave so');
   const left = withException(unsanded, finding, 'The sheet is made for gloss');
@@ -155,7 +170,7 @@ describe('what is meant so', () => {
   });
 
   test('it is of that coat alone, and taken back it is as if it never was', () => {
-    const twice = designWith([...usual, decal, coat.resin, decal]);
+    const twice = covered([...usual, decal, coat.resin, decal]);
     const [first, second] = found(twice).filter(({ rule }) => rule === 'decal on gloss');
     const once = found(withException(twice, first, 'Meant so')).filter(({ rule }) => rule === 'decal on gloss');
     expect(once.map(({ coat: id, accepted }) => [id, accepted])).toEqual([

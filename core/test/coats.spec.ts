@@ -19,8 +19,7 @@ describe('every kind of coat', () => {
     { kind: 'decal', name: 'Mark', width: 40, height: 30, centre: 60 },
     coat.rest,
   ];
-  test('is in the demo of all kinds, and has a name and a line that explains it', () => {
-    expect(every.map((one) => one.kind).sort()).toEqual(Object.keys(coatKinds).sort());
+  test('has a name and a line that explains it', () => {
     for (const kind of Object.values(coatKinds)) {
       expect(kind.name).not.toBe('');
       expect(kind.explains).toMatch(/\.$/);

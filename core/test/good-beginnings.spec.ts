@@ -10,7 +10,7 @@ import {
   reflectanceOf,
   typicalCups,
   withJar,
-  withUsualCoats,
+  suggestedDesign,
   type AreaId,
   type Coat,
   type Design,
@@ -55,7 +55,7 @@ describe('a first jar begins with what covers its area', () => {
     expect(blendOf(aSpoonLess(begun, name), low)?.bare).toBeGreaterThan(0.0499);
   });
   test.each(jars)('%s in the one pour that is usual: all but a tenth of what its glue holds, and no spoon more', (name) => {
-    const begun = withUsualCoats(withJar(bands(), low, idOf(name), typical), typical, newId);
+    const begun = suggestedDesign(withJar(bands(), low, idOf(name), typical), typical, newId);
     const filled = (design: Design) => {
       const blend = blendOf(design, low);
       return (blend?.kept ?? 0) / (blend?.hold ?? NaN);
@@ -134,7 +134,7 @@ describe('the usual order', () => {
     coats.filter((one) => one.kind === 'base' && (one.on === 'all' || one.on.includes(area))).at(-1);
 
   test('lays under each mix the paint that shows least between its flakes', () => {
-    const { coats } = withUsualCoats(two, typical, newId);
+    const { coats } = suggestedDesign(two, typical, newId);
     for (const area of [low, high]) {
       const own = labOf(
         reflectanceOf(
@@ -149,11 +149,11 @@ describe('the usual order', () => {
   });
   test('is one base all over where one paint suits all', () => {
     const same = withJar(withJar(bands(), low, idOf('Teal, medium'), typical), high, idOf('Teal, fine'), typical);
-    expect(withUsualCoats(same, typical, newId).coats.filter(({ kind }) => kind === 'base')).toMatchObject([{ on: 'all' }]);
+    expect(suggestedDesign(same, typical, newId).coats.filter(({ kind }) => kind === 'base')).toMatchObject([{ on: 'all' }]);
   });
   test('glues only where glitter goes', () => {
     const one = withJar(bands(), low, idOf('Teal, medium'), typical);
-    const glue = (design: Design) => withUsualCoats(design, typical, newId).coats.find(({ kind }) => kind === 'glue');
+    const glue = (design: Design) => suggestedDesign(design, typical, newId).coats.find(({ kind }) => kind === 'glue');
     expect(glue(one)).toMatchObject({ on: [low] });
     expect(glue(two)).toMatchObject({ on: 'all' });
     expect(glue(bands())).toMatchObject({ on: 'all' });
@@ -183,7 +183,7 @@ test.each(typicalCups.map((cup) => [cup.name, cup] as const))(
     for (const name of ['Gold, fine', 'Teal, medium', 'Copper, chunky']) {
       const whole = [{ kind: 'band', id: 'low', name: 'Low', from: 0, to: heightOf(cup) - cup.lipStrip }];
       const design = withJar(designWith([], { cup, areas: whole, blends: [] }), low, idOf(name), typical);
-      const { findings } = planOf(withUsualCoats(design, typical, newId), typical);
+      const { findings } = planOf(suggestedDesign(design, typical, newId), typical);
       expect(findings.filter(({ level }) => level !== 'tip')).toEqual([]);
     }
   },

@@ -4,7 +4,7 @@ import {
   planOf,
   startingCup,
   withJar,
-  withUsualCoats,
+  suggestedDesign,
   type AreaId,
   type Design,
   type Workshop,
@@ -29,7 +29,7 @@ const way = (): readonly Design[] => {
   if (!jar) throw new Error('no glitter');
   const split = designWith([], bands);
   const filled = (['low', 'high'] as AreaId[]).reduce((design, area) => withJar(design, area, jar.id, typical), split);
-  return [designWith([], { areas: [], blends: [] }), split, filled, withUsualCoats(filled, typical, newId)];
+  return [designWith([], { areas: [], blends: [] }), split, filled, suggestedDesign(filled, typical, newId)];
 };
 const donein = (design: Design, printed = false) => firstCupSteps(planOf(design, typical), printed).map(({ done }) => done);
 

@@ -9,14 +9,15 @@ const withLeft = (id: string, left: number | null): Workshop => ({
   shelf: workshop.shelf.map((item) => (item.id === id ? { ...item, left } : item)),
 });
 
-test('glitters, resin and ink stand in the order of need, as they are measured', () => {
+test('glitters, resin, ink and paint stand in the order of need, as they are measured', () => {
   const rows = taken('copper-eaves');
-  expect(rows.map(({ group }) => group)).toEqual([...Array.from({ length: 6 }, () => 'glitter'), 'resin', 'ink']);
+  expect(rows.map(({ group }) => group)).toEqual([...Array.from({ length: 6 }, () => 'glitter'), 'resin', 'ink', 'paint']);
   expect(rows.at(0)).toMatchObject({ name: 'Quarry Moss', takes: '8.0 ml', leftText: '55.0 ml', short: false });
-  expect(rows.at(-1)).toMatchObject({ name: 'Tarn', takes: '1 drop' });
+  expect(rows.at(-2)).toMatchObject({ name: 'Tarn', takes: '1 drop' });
+  expect(rows.at(-1)).toMatchObject({ name: 'Brick red', takes: '14.0 ml', leftText: '180.0 ml' });
   const grams = taken('copper-eaves', workshop, { ...units, amount: 'gram' });
   expect(grams.at(0)?.takes).toMatch(/ g$/);
-  expect(grams.at(-1)).toMatchObject({ takes: '1 drop', leftText: '14.0 ml' });
+  expect(grams.at(-2)).toMatchObject({ takes: '1 drop', leftText: '14.0 ml' });
 });
 
 test('what is short is short just where the check says so; what nobody counted never is', () => {

@@ -94,7 +94,7 @@ test('any place, deed, design, jar or cup is reached by its name on one key', as
   await ask('wine cup', /Slate & Saffron|Wine cup/);
   await go('/designs/copper-eaves/cup', 'Which cup is it?');
   await ask('coats', /Coats: 14 coats/);
-  await reads(browser, 'Coats, in order');
+  await reads(browser, 'Add a coat');
   await ask('measure', /Measure a cup/);
   await reads(browser, 'Which kind is it?');
   await ask('evening', /Evening light/);

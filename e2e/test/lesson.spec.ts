@@ -39,7 +39,7 @@ test('a first cup in six steps, on a cup of one’s own; left by a reload, it go
   await press(browser, 'Go on with the first cup');
   await step('Lay the coats in order.');
   await press(browser, 'Go there');
-  await press(browser, 'Start with the usual order');
+  await press(browser, 'Suggest the coats');
   await step('Take the card with you.');
   await press(browser, 'Go there');
   await step('That was a first cup.');

@@ -70,7 +70,7 @@ describe('a workshop of one’s own, empty at first', () => {
     await rail('Areas');
     await press(browser, 'Split in two bands');
     await rail('Coats');
-    await press(browser, 'Start with the usual order');
+    await press(browser, 'Suggest the coats');
     await reads(browser, 'Rest until cured through');
     await rail('Amounts');
     await reads(browser, 'Amounts come from the coats');
@@ -105,7 +105,7 @@ describe('a workshop of one’s own, empty at first', () => {
     await go1(() => press(browser, 'Add a glitter'));
     await go1(() => takeJar(browser, 'Gold, medium'));
     await rail('Coats');
-    await go1(() => press(browser, 'Start with the usual order'));
+    await go1(() => press(browser, 'Suggest the coats'));
     await reads(browser, 'Rest until cured through');
     await reads(browser, 'ready to print', '.rail');
     await rail('Card');

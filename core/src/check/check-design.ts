@@ -21,6 +21,17 @@ import { thickFilm } from './rules/thick-film';
 import { typicalMaterials } from './rules/typical-materials';
 import { blendNotPoured, glitterNotClosed, nothingToPour } from './rules/unfinished';
 import { unsealedGlitter } from './rules/unsealed-glitter';
+import { mixInTime, recoatWindow, sandCured } from './rules/bonds';
+import { coatOnNothing } from './rules/coat-on-nothing';
+import { pearlOnLight } from './rules/pearl-on-light';
+import { baseFarOff, thinCover } from './rules/thin-cover';
+import { whiteUnder } from './rules/white-under';
+import { loosePowder } from './rules/loose-powder';
+import { masksComeOff, maskUnderResin, tapeOnFreshPaint } from './rules/masks';
+import { outlineCovers, pieceOffTheCup, stripFits } from './rules/pieces';
+import { rimLine } from './rules/rim-line';
+import { sealFilm } from './rules/seal-film';
+import { glueForNothing, glueOnSoftGlue, intoSoftCoat } from './rules/soft-coats';
 
 /** Every rule of the check; one file a subject. */
 export const rules: readonly Rule[] = [
@@ -35,6 +46,26 @@ export const rules: readonly Rule[] = [
   sandIntoFlakes,
   buried,
   scuffed,
+  masksComeOff,
+  maskUnderResin,
+  tapeOnFreshPaint,
+  glueOnSoftGlue,
+  glueForNothing,
+  intoSoftCoat,
+  loosePowder,
+  sealFilm,
+  pieceOffTheCup,
+  stripFits,
+  outlineCovers,
+  recoatWindow,
+  sandCured,
+  rimLine,
+  mixInTime,
+  coatOnNothing,
+  whiteUnder,
+  thinCover,
+  baseFarOff,
+  pearlOnLight,
   seeThroughGround,
   inkLoad,
   unsealedGlitter,

@@ -1,4 +1,5 @@
 import type { AreaId } from '../areas';
+import type { PlannedBlend } from '../blends';
 import type { Fix, Step } from '../coats';
 import type { CoatId, CoatKindName, CoatOf, Design, Workshop } from '../design';
 import type { PlannedAreas } from '../layout';
@@ -28,6 +29,7 @@ export interface Facts {
   readonly areas: PlannedAreas;
   readonly steps: readonly Step[];
   readonly fades: readonly PlannedFade[];
+  readonly blends: readonly PlannedBlend[];
 }
 
 /** The places an area is laid in: itself, or its pots where it fades. */

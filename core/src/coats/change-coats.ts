@@ -1,11 +1,57 @@
 import type { AreaId } from '../areas';
-import type { Coat, CoatId, CoatKindName, Design, Workshop } from '../design';
+import {
+  itemsOfCoat,
+  withParts,
+  type Blend,
+  type Coat,
+  type CoatId,
+  type CoatKindName,
+  type Design,
+  type Workshop,
+} from '../design';
+import type { ShelfKind } from '../stock';
 import { heightOf } from '../vessel';
+import type { CoatGroup } from './coat-kind';
 import { coatKinds } from './coat-kinds';
 
 /** What a new coat of a kind begins with, from what is on the shelf. */
 export const startingCoat = (kind: CoatKindName, design: Design, { shelf }: Pick<Workshop, 'shelf'>, id: CoatId): Coat =>
-  ({ ...coatKinds[kind].start({ shelf, height: heightOf(design.cup) }), id }) as Coat;
+  ({ ...coatKinds[kind].start({ shelf, height: heightOf(design.cup), stations: design.cup.stations }), id }) as Coat;
+
+/** What a new coat of a kind is made with and nobody has on the shelf: without it there is no such coat. */
+export const lackingFor = (kind: CoatKindName, design: Design, workshop: Pick<Workshop, 'shelf'>): readonly ShelfKind[] => {
+  const begun = startingCoat(kind, design, workshop, kind as CoatId);
+  return itemsOfCoat(begun).flatMap(({ id, kind: item }) => (id === '' ? [item] : []));
+};
+
+/** What comes after what, in the order of work. */
+const later: Readonly<Record<CoatGroup, readonly CoatGroup[]>> = {
+  under: ['masks', 'flakes', 'closing', 'colour', 'laid on', 'end'],
+  masks: ['flakes', 'closing', 'colour', 'laid on', 'end'],
+  flakes: ['closing', 'colour', 'laid on', 'end'],
+  closing: ['end'],
+  colour: ['end'],
+  'laid on': ['end'],
+  end: [],
+};
+
+/**
+ * Before which coat a new one of a kind belongs, in the usual order of work.
+ * @param open the coat that is looked at: what is added then comes right after it
+ * @returns null for the end
+ */
+export function placeForCoat(kind: CoatKindName, { coats }: Pick<Design, 'coats'>, open: string | null = null): CoatId | null {
+  const at = coats.findIndex(({ id }) => id === open);
+  if (at >= 0) return coats.at(at + 1)?.id ?? null;
+  // What goes into wet resin follows the last coat of it, as long as nothing lies on that.
+  const film = coats.findLastIndex(({ kind: other }) => other === 'resin' || other === 'ink');
+  if ((kind === 'sprinkle' || kind === 'dab') && film >= 0) return coats.at(film + 1)?.id ?? null;
+  // What belongs at the end stands there already in most plans; only the last of it counts, a rest between coats doesn't.
+  const after = later[coatKinds[kind].group];
+  const rests = coats.at(-1)?.kind === 'rest' && after.includes('end') ? coats.length - 1 : coats.length;
+  const first = coats.findIndex(({ kind: other }, i) => i < rests && other !== 'rest' && after.includes(coatKinds[other].group));
+  return coats.at(first < 0 ? rests : first)?.id ?? null;
+}
 
 /** A design with one coat more, before another, or at the end where there is no such coat. */
 export function withCoat(design: Design, coat: Coat, before: CoatId | null = null): Design {
@@ -53,8 +99,17 @@ export type Fix =
       /** where it goes, when that isn't the whole cup */
       readonly on?: readonly AreaId[];
     }
-  | { readonly does: 'set thickness'; readonly label: string; readonly coat: CoatId; readonly thickness: number }
-  | { readonly does: 'set load'; readonly label: string; readonly coat: CoatId; readonly load: number };
+  | {
+      readonly does: 'set figure';
+      readonly label: string;
+      readonly coat: CoatId;
+      readonly figure: 'thickness' | 'load' | 'length' | 'width' | 'share';
+      readonly value: number;
+    }
+  | { readonly does: 'pour'; readonly label: string; readonly area: AreaId; readonly parts: readonly Blend['parts'][number][] }
+  | { readonly does: 'put coat'; readonly label: string; readonly coat: Coat; readonly before: CoatId | null }
+  | { readonly does: 'set coat'; readonly label: string; readonly coat: Coat }
+  | { readonly does: 'remove coat'; readonly label: string; readonly coat: CoatId };
 
 /**
  * A design with a fix taken.
@@ -64,10 +119,16 @@ export function withFix(design: Design, fix: Fix, workshop: Pick<Workshop, 'shel
   switch (fix.does) {
     case 'insert coat':
       return withCoat(design, onPlaces(startingCoat(fix.kind, design, workshop, id), fix.on), fix.before);
-    case 'set thickness':
-      return withCoatChanged(design, fix.coat, (coat) => ('thickness' in coat ? { ...coat, thickness: fix.thickness } : coat));
-    case 'set load':
-      return withCoatChanged(design, fix.coat, (coat) => (coat.kind === 'ink' ? { ...coat, load: fix.load } : coat));
+    case 'set figure':
+      return withCoatChanged(design, fix.coat, (coat) => (fix.figure in coat ? { ...coat, [fix.figure]: fix.value } : coat));
+    case 'pour':
+      return withParts(design, fix.area, [...fix.parts]);
+    case 'put coat':
+      return withCoat(design, fix.coat, fix.before);
+    case 'set coat':
+      return withCoatChanged(design, fix.coat.id, () => fix.coat);
+    case 'remove coat':
+      return withoutCoat(design, fix.coat);
   }
 }
 

@@ -3,10 +3,11 @@ import type { CoatedWhere, CoatKindName, CoatOf, Settings } from '../design';
 import type { CupPlaces } from '../layout';
 import { cureFactor } from '../resin';
 import type { ShelfItem } from '../stock';
+import type { Station } from '../vessel';
 import { listText } from '../units';
 import type { Grounds } from './ground';
 import type { Light } from './light';
-import type { PlannedCoat } from './planned-coat';
+import type { PlannedCoat, PlannedWait } from './planned-coat';
 import type { ReadyBlend } from './ready-blend';
 
 /** The base colour of a place where the base fades. */
@@ -25,29 +26,42 @@ export interface CoatContext extends CupPlaces {
   readonly light: Light;
   /** the coat that comes after this one */
   readonly next: CoatKindName | null;
-  /** minutes the soft glue under it still needs once nothing more is laid into it */
-  readonly setting: number;
+  /** what the soft coat under it still needs once nothing more is laid into it */
+  readonly setting: Setting;
+  /** places that a mask keeps covered while this coat is laid */
+  readonly covered: ReadonlySet<string>;
+  readonly stations: readonly Station[];
 }
 
-export type CoatBody = Omit<PlannedCoat, 'id' | 'kind' | 'seen'>;
+/** What a soft coat still needs; of resin also when it is tacky, for what is laid on it then. */
+export interface Setting extends PlannedWait {
+  readonly tack?: PlannedWait;
+}
+
+export type CoatBody = Omit<PlannedCoat, 'id' | 'kind' | 'seen' | 'thick'>;
 
 export interface LaidCoat {
   readonly body: CoatBody;
   readonly grounds: Grounds;
-  /** minutes of setting that the coats after it have to allow for */
-  readonly setting?: number;
+  /** setting that the coats after it have to allow for */
+  readonly setting?: Setting;
 }
 
 /** What a new coat of a kind starts from; null where nothing on the shelf fits. */
 export interface StartingPoint {
   readonly shelf: readonly ShelfItem[];
   readonly height: number;
+  readonly stations: readonly Station[];
 }
+
+/** What kinds of coat serve, in the order of work. */
+export type CoatGroup = 'under' | 'masks' | 'flakes' | 'closing' | 'colour' | 'laid on' | 'end';
 
 /** One kind of coat: how it is named, begun and laid. */
 export interface CoatKind<Kind extends CoatKindName> {
   readonly kind: Kind;
   readonly name: string;
+  readonly group: CoatGroup;
   /** one line for whoever meets the word for the first time */
   readonly explains: string;
   start(from: StartingPoint): Omit<CoatOf<Kind>, 'id'>;
@@ -64,17 +78,23 @@ export function bodyOf(body: Pick<CoatBody, 'title' | 'does' | 'waitsFor' | 'han
     mix: null,
     pours: [],
     drops: null,
+    uses: [],
     cautions: [],
     ...body,
   };
 }
 
-export function placesOf(on: CoatedWhere, context: CoatContext): readonly string[] {
+/** The places of a coat, whatever covers them. */
+export function everyPlaceOf(on: CoatedWhere, context: CoatContext): readonly string[] {
   if (on === 'all') return Object.keys(context.sizes);
   return on.flatMap((id) => context.pots[id] ?? [id]).filter((id) => id in context.sizes);
 }
 
-/** The places of a coat that no mask covers: where glue and glitter really go. */
+/** The places of a coat that it reaches: no mask covers them now. */
+export const placesOf = (on: CoatedWhere, context: CoatContext): readonly string[] =>
+  everyPlaceOf(on, context).filter((place) => !context.covered.has(place));
+
+/** Those of them that are no free mask either: where glue and glitter really go. */
 export const openPlacesOf = (on: CoatedWhere, context: CoatContext): readonly string[] =>
   placesOf(on, context).filter((place) => !context.masked.has(place));
 

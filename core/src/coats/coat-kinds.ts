@@ -1,7 +1,21 @@
 import type { Coat, CoatKindName } from '../design';
 import { base } from './base';
 import type { CoatContext, CoatKind, LaidCoat } from './coat-kind';
+import { buff } from './buff';
+import { dab } from './dab';
 import { decal } from './decal';
+import { foil } from './foil';
+import { mask } from './mask';
+import { outline } from './outline';
+import { paper } from './paper';
+import { paste } from './paste';
+import { pearl } from './pearl';
+import { rim } from './rim';
+import { sheet } from './sheet';
+import { sprinkle } from './sprinkle';
+import { strip } from './strip';
+import { tag } from './tag';
+import { unmask } from './unmask';
 import { glitter } from './glitter';
 import { glue } from './glue';
 import type { Grounds } from './ground';
@@ -14,7 +28,33 @@ import { sand } from './sand';
 import { seal } from './seal';
 
 /** Every kind of coat, in the usual order of work. */
-export const coatKinds = { prep, base, glue, glitter, press, seal, resin, ink, sand, decal, rest } satisfies {
+export const coatKinds = {
+  prep,
+  base,
+  pearl,
+  mask,
+  glue,
+  glitter,
+  sprinkle,
+  buff,
+  press,
+  unmask,
+  seal,
+  resin,
+  sand,
+  rim,
+  ink,
+  dab,
+  strip,
+  outline,
+  paper,
+  foil,
+  paste,
+  decal,
+  sheet,
+  tag,
+  rest,
+} satisfies {
   [Kind in CoatKindName]: CoatKind<Kind>;
 };
 

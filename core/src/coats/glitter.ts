@@ -2,8 +2,10 @@ import { keptDepth } from '../glitter';
 import { flakesLook } from '../look';
 import { laidThickness, type FlakeBed } from '../resin';
 import { listText } from '../units';
-import { areaOf, bodyOf, openPlacesOf, type CoatKind } from './coat-kind';
+import type { CoatKindName } from '../design';
+import { areaOf, bodyOf, openPlacesOf, type CoatContext, type CoatKind } from './coat-kind';
 import { changedGrounds, type Ground } from './ground';
+import type { PlannedWait } from './planned-coat';
 import type { ReadyBlend } from './ready-blend';
 
 /** How deep a pour ends up on a ground: nothing holds it without glue. */
@@ -13,6 +15,7 @@ export const heldDepth = (blend: ReadyBlend, ground: Ground): number =>
 export const glitter: CoatKind<'glitter'> = {
   kind: 'glitter',
   name: 'Glitter',
+  group: 'flakes',
   explains: 'Pour each area’s blend over the soft glue, over paper; what isn’t held is excess and goes back.',
   start: () => ({ kind: 'glitter', note: '', on: 'all' }),
   lay(coat, grounds, context) {
@@ -63,7 +66,11 @@ export const glitter: CoatKind<'glitter'> = {
 };
 
 /** Flakes on flakes are one bed until resin lies between them. */
-function bedOf({ bed, cover }: Ground, depth: number, { thickness, coarsest }: ReadyBlend): FlakeBed {
+export function bedOf(
+  { bed, cover }: Ground,
+  depth: number,
+  { thickness, coarsest }: Pick<ReadyBlend, 'thickness' | 'coarsest'>,
+): FlakeBed {
   const under = bed && cover === 0 ? bed : { depth: 0, thickness: 0, cut: 0 };
   const all = under.depth + depth;
   return {
@@ -74,9 +81,16 @@ function bedOf({ bed, cover }: Ground, depth: number, { thickness, coarsest }: R
   };
 }
 
+/** What goes into a coat that is still soft. */
+const intoSoft: readonly CoatKindName[] = ['glitter', 'press', 'sprinkle', 'buff', 'dab'];
+
+/** What bonds to resin by itself while it is tacky. */
+export const ontoTacky: readonly CoatKindName[] = ['resin', 'ink', 'glue'];
+
 /** Glue sets once nothing more goes into it. */
-export function settingWait({ next, setting }: { next: string | null; setting: number }): { minutes: number; until: string } {
-  return next === 'glitter' || next === 'press'
-    ? { minutes: 0, until: 'at once, while the glue is soft' }
-    : { minutes: setting, until: 'the glue is set and no flake moves' };
+export function settingWait({ next, setting, settings }: Pick<CoatContext, 'next' | 'setting' | 'settings'>): PlannedWait {
+  const soft = next !== null && (intoSoft.includes(next) || (next === 'unmask' && settings.unmasking === 'while wet'));
+  if (soft) return { minutes: 0, until: 'at once, while it is soft under it' };
+  const { tack, ...set } = setting;
+  return tack && next !== null && ontoTacky.includes(next) ? tack : set;
 }

@@ -1,18 +1,20 @@
-import { glueWayFacts, itemOf, type ShelfItemId } from '../stock';
+import { glueWayFacts, itemOf } from '../stock';
 import { durationText } from '../units';
 import { areaOf, bodyOf, inThisRoom, openInThisRoom, openPlacesOf, whereText, type CoatKind } from './coat-kind';
 import { changedGrounds } from './ground';
 import { mixFor } from './mixing';
+import { NOTHING, used } from './used';
 
 export const glue: CoatKind<'glue'> = {
   kind: 'glue',
   name: 'Glue',
+  group: 'flakes',
   explains: 'What the glitter sticks to. How it is done decides how much glitter stays and how long you have.',
   start: ({ shelf }) => ({
     kind: 'glue',
     note: '',
     on: 'all',
-    glue: shelf.find((item) => item.kind === 'glue')?.id ?? ('' as ShelfItemId),
+    glue: shelf.find((item) => item.kind === 'glue')?.id ?? NOTHING,
     resin: shelf.find((item) => item.kind === 'resin')?.id ?? null,
   }),
   lay(coat, grounds, context) {
@@ -32,7 +34,10 @@ export const glue: CoatKind<'glue'> = {
         glue: item ? { way: item.way, hold: item.hold, open: open?.[1] ?? null } : null,
         thickness: ground.thickness + (facts?.film ?? 0),
       })),
-      setting: resin ? inThisRoom(resin.sandAfter, context) : inThisRoom(item?.dryMinutes ?? 60, context),
+      setting: {
+        minutes: inThisRoom(resin?.sandAfter ?? item?.dryMinutes ?? 60, context),
+        until: 'the glue is set and no flake moves',
+      },
       body: bodyOf({
         title: item ? `Glue: ${item.name}` : 'Glue: one no longer on the shelf',
         where: whereText(coat.on, context),
@@ -42,6 +47,7 @@ export const glue: CoatKind<'glue'> = {
         area,
         thickness: facts?.film ?? null,
         mix: resin && facts?.film ? mixFor(resin, area, facts.film, 0, context) : null,
+        uses: facts?.wet ? used(item, (area * facts.wet) / 10) : [],
         handsOn: 8,
         wait: { minutes: 0, until: 'at once: glitter goes into it while it is soft' },
         cautions:

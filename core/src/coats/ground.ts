@@ -16,6 +16,10 @@ export interface Ground {
   /** depth × thickness of flakes no resin has filled yet, µm */
   readonly rawMicrons: number;
   readonly sealed: boolean;
+  /** tape or a stencil lies over it */
+  readonly masked: boolean;
+  /** powder or foil that comes off until a clear coat holds it */
+  readonly loose: boolean;
   /** the flakes that no resin lay over when they came, as they lie; null before any */
   readonly bed: FlakeBed | null;
   /** coarsest flake not yet pressed flat, mm */
@@ -38,6 +42,8 @@ const bareGround = (hex: string): Ground => ({
   stuckBy: null,
   rawMicrons: 0,
   sealed: false,
+  masked: false,
+  loose: false,
   bed: null,
   unpressed: 0,
   hasGlitter: false,

@@ -6,6 +6,7 @@ export * from './planned-coat';
 export { stepsOf, type Step } from './lay-coats';
 export { rememberedLight, type Light } from './light';
 export { heldDepth } from './glitter';
+export { amountUsed } from './used';
 export * from './change-coats';
 export * from './nearest-paint';
-export { usualCoats, withUsualCoats } from './usual-coats';
+export { usualCoats } from './usual-coats';

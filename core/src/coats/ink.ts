@@ -1,22 +1,24 @@
 import { doseOf, dropsFor } from '../ink';
 import { filmLook } from '../look';
-import { itemOf, type ShelfItemId } from '../stock';
+import { itemOf } from '../stock';
 import { percentText } from '../units';
 import { areaOf, bodyOf, placesOf, whereText, type CoatKind } from './coat-kind';
 import { changedGrounds } from './ground';
 import { mixFor } from './mixing';
-import { rawFill, RESIN_CARE, resinNeeds, resinWait, underResin } from './resin';
+import { rawFill, RESIN_CARE, resinNeeds, resinWait, resinSets, stirText, underResin } from './resin';
+import { NOTHING } from './used';
 
 export const ink: CoatKind<'ink'> = {
   kind: 'ink',
   name: 'Ink in resin',
+  group: 'colour',
   explains: 'A coat of resin with drops of ink, paste or pearl stirred in. Load is its share of the resin.',
   start: ({ shelf }) => ({
     kind: 'ink',
     note: '',
     on: 'all',
-    resin: shelf.find((item) => item.kind === 'resin')?.id ?? ('' as ShelfItemId),
-    ink: shelf.find((item) => item.kind === 'ink')?.id ?? ('' as ShelfItemId),
+    resin: shelf.find((item) => item.kind === 'resin')?.id ?? NOTHING,
+    ink: shelf.find((item) => item.kind === 'ink')?.id ?? NOTHING,
     thickness: 0.35,
     load: 1,
   }),
@@ -39,10 +41,11 @@ export const ink: CoatKind<'ink'> = {
             look: [...ground.look, filmLook(film)],
           }))
         : laid,
+      setting: resinSets(resinItem, context),
       body: bodyOf({
         title: `Tinted resin: ${inkItem?.name ?? 'an ink no longer on the shelf'}`,
         where: whereText(coat.on, context),
-        does: `Mix A and B 3 min first, then stir in the ${inkItem?.type === 'pearl' ? 'pearl, at least 30 s, no lumps' : `drops (${percentText(drops.load / 100, 1)} load)`}. Spread, carry over both edges, look again after 12 min.`,
+        does: `Measure A and B. ${stirText[context.settings.mixing]} Then stir in the ${inkItem?.type === 'pearl' ? 'pearl, at least 30 s, no lumps' : `drops (${percentText(drops.load / 100, 1)} load)`}. Spread, carry over both edges, look again after 12 min.`,
         needs: [...resinNeeds(resinItem), inkItem?.name ?? 'the ink'],
         waitsFor: 'Cured, sanded and washed resin under it, or one still tacky.',
         area,

@@ -1,6 +1,7 @@
 import type { AreaId } from '../areas';
 import type { CoatId, CoatKindName } from '../design';
 import type { InkDose } from '../ink';
+import type { ShelfItemId, ShelfKind } from '../stock';
 import type { PlannedPart } from './ready-blend';
 
 export interface PlannedMix {
@@ -27,6 +28,24 @@ export interface PlannedPour {
   readonly castOff: number;
 }
 
+/** How long a coat is left alone, and what shows that it is long enough. */
+export interface PlannedWait {
+  readonly minutes: number;
+  readonly until: string;
+  /** minutes after which the next coat no longer bonds by itself; left out where there is no such end */
+  readonly closes?: number;
+}
+
+/** What a coat takes of a material that isn't poured, mixed or dropped; ml, or of a film sheets. */
+export interface PlannedUse {
+  readonly item: ShelfItemId;
+  readonly kind: ShelfKind;
+  readonly name: string;
+  readonly amount: number;
+  /** as one says it, with its unit */
+  readonly reads: string;
+}
+
 export interface PlannedCoat {
   readonly id: CoatId;
   readonly kind: CoatKindName;
@@ -41,10 +60,13 @@ export interface PlannedCoat {
   readonly mix: PlannedMix | null;
   readonly pours: readonly PlannedPour[];
   readonly drops: { readonly ink: string; readonly count: number; readonly load: number; readonly dose: InkDose } | null;
+  readonly uses: readonly PlannedUse[];
   /** minutes at the bench, and minutes to wait after */
   readonly handsOn: number;
-  readonly wait: { readonly minutes: number; readonly until: string };
+  readonly wait: PlannedWait;
   readonly cautions: readonly string[];
   /** hex of each area after this coat */
   readonly seen: Readonly<Record<string, string>>;
+  /** mm of all coats so far, at each place */
+  readonly thick: Readonly<Record<string, number>>;
 }

@@ -3,6 +3,7 @@ import { bodyOf, type CoatKind } from './coat-kind';
 export const prep: CoatKind<'prep'> = {
   kind: 'prep',
   name: 'Prepare',
+  group: 'under',
   explains: 'Scuff the bare wall dull and take the grease off, so that the first coat holds.',
   start: () => ({ kind: 'prep', note: '' }),
   lay: (_, grounds) => ({

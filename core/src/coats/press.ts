@@ -5,6 +5,7 @@ import { changedGrounds } from './ground';
 export const press: CoatKind<'press'> = {
   kind: 'press',
   name: 'Press',
+  group: 'flakes',
   explains: 'Press flakes of 0.8 mm and over flat while the glue is soft, so that less resin buries them.',
   start: () => ({ kind: 'press', note: '', on: 'all' }),
   lay(coat, grounds, context) {

@@ -1,21 +1,28 @@
 import { glitterFill, potLifeAt } from '../resin';
-import { itemOf, type ItemOf, type ShelfItemId } from '../stock';
+import type { Schools } from '../design';
+import { itemOf, type ItemOf } from '../stock';
 import { durationText } from '../units';
-import { areaOf, bodyOf, inThisRoom, placesOf, whereText, type CoatContext, type CoatKind } from './coat-kind';
+import { areaOf, bodyOf, inThisRoom, placesOf, whereText, type CoatContext, type CoatKind, type Setting } from './coat-kind';
+import { ontoTacky } from './glitter';
 import { changedGrounds, type Grounds } from './ground';
 import { mixFor } from './mixing';
+import type { PlannedWait } from './planned-coat';
+import { NOTHING } from './used';
 
 export const RESIN_CARE = 'Nitrile gloves, eye protection, respirator and air. Follow the maker’s data sheet.';
+
+const FLAME_CARE = 'No flame while alcohol, spray or wet ink is about; hair tied back, water at hand.';
 
 export const resin: CoatKind<'resin'> = {
   kind: 'resin',
   name: 'Clear resin',
+  group: 'closing',
   explains: 'Two parts that harden together, laid thin on the turning cup. The first coat also fills raw glitter.',
   start: ({ shelf }) => ({
     kind: 'resin',
     note: '',
     on: 'all',
-    resin: shelf.find((item) => item.kind === 'resin')?.id ?? ('' as ShelfItemId),
+    resin: shelf.find((item) => item.kind === 'resin')?.id ?? NOTHING,
     thickness: 0.4,
   }),
   lay(coat, grounds, context) {
@@ -26,6 +33,7 @@ export const resin: CoatKind<'resin'> = {
     const mix = item ? mixFor(item, area, coat.thickness, fill, context) : null;
     return {
       grounds: underResin(grounds, places, coat.thickness),
+      setting: resinSets(item, context),
       body: bodyOf({
         title: fill > 0 ? 'First resin over the glitter' : 'Clear resin',
         where: whereText(coat.on, context),
@@ -37,7 +45,7 @@ export const resin: CoatKind<'resin'> = {
         mix,
         handsOn: 15,
         wait: resinWait(item, context),
-        cautions: [RESIN_CARE],
+        cautions: context.settings.bubbles === 'flame' ? [RESIN_CARE, FLAME_CARE] : [RESIN_CARE],
       }),
     };
   },
@@ -53,12 +61,24 @@ export const underResin = (grounds: Grounds, places: readonly string[], thicknes
     ...ground,
     rawMicrons: 0,
     sealed: false,
+    loose: false,
     cover: ground.hasGlitter ? ground.cover + thickness : 0,
     thickness: ground.thickness + thickness,
   }));
 
 const mixingText = (item: ItemOf<'resin'> | undefined, ml: number, context: CoatContext): string =>
-  `Measure A and B, stir together 3 min. Spread foot to rim with the flat of the glove${item ? `; on the cup within ${durationText(workable(item, ml, context))}` : ''}. Look again after 12 min for runs.`;
+  `Measure A and B. ${stirText[context.settings.mixing]} Spread foot to rim with the flat of the glove${item ? `; on the cup within ${durationText(workable(item, ml, context))}` : ''}. ${bubblesText[context.settings.bubbles]} Look again after 12 min for runs.`;
+
+export const stirText: Readonly<Record<Schools['mixing'], string>> = {
+  together: 'Stir together 3 min, scraping wall and bottom.',
+  'each alone first': 'Stir each alone 1 min, then together 3 min, scraping wall and bottom.',
+};
+
+const bubblesText: Readonly<Record<Schools['bubbles'], string>> = {
+  flame: 'Pass a small flame over it once, moving, with nothing that burns near.',
+  'warm air': 'Bubbles: warm air from a hand’s length, moving.',
+  leave: 'Leave the bubbles to rise by themselves.',
+};
 
 /** Minutes a mix stays workable in this room. A pot under 100 ml lasts a little longer, which isn't relied on. */
 const workable = (item: ItemOf<'resin'>, ml: number, { settings }: CoatContext): number =>
@@ -72,10 +92,19 @@ export const resinNeeds = (item: ItemOf<'resin'> | undefined): readonly string[]
 ];
 
 /** Resin takes the next coat while it is tacky, or once it can be sanded; in between it bonds badly. */
-export function resinWait(item: ItemOf<'resin'> | undefined, context: CoatContext): { minutes: number; until: string } {
+export function resinWait(item: ItemOf<'resin'> | undefined, context: CoatContext): PlannedWait {
+  if (context.next === 'sprinkle' || context.next === 'dab') return { minutes: 0, until: 'at once, while it is wet' };
+  const { tack, ...cured } = resinSets(item, context);
+  return tack && context.next !== null && ontoTacky.includes(context.next) ? tack : cured;
+}
+
+/** What a coat of resin needs, and when what is laid on it bonds by itself. */
+export function resinSets(item: ItemOf<'resin'> | undefined, context: CoatContext): Setting {
   if (!item) return { minutes: 0, until: 'its data sheet says so' };
-  const wet = context.next === 'resin' || context.next === 'ink' || context.next === 'glue';
-  if (!wet) return { minutes: inThisRoom(item.sandAfter, context), until: 'hard enough to sand' };
-  const until = durationText(inThisRoom(item.tackUntil, context));
-  return { minutes: inThisRoom(item.tackFrom, context), until: `tacky, not wet; next coat before ${until}, or cure and sand` };
+  const [opens, closes] = [inThisRoom(item.tackFrom, context), inThisRoom(item.tackUntil, context)];
+  return {
+    minutes: inThisRoom(item.sandAfter, context),
+    until: 'hard enough to sand',
+    tack: { minutes: opens, until: `tacky, not wet; next coat before ${durationText(closes)}, or cure and sand`, closes },
+  };
 }

@@ -4,6 +4,7 @@ import { bodyOf, type CoatKind } from './coat-kind';
 export const rest: CoatKind<'rest'> = {
   kind: 'rest',
   name: 'Rest',
+  group: 'end',
   explains: 'Let the cup cure through before anybody uses it.',
   start: () => ({ kind: 'rest', note: '', hours: 72 }),
   lay: (coat, grounds, { settings }) => ({

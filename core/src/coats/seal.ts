@@ -7,12 +7,13 @@ export const SEAL_DRY = 25;
 export const seal: CoatKind<'seal'> = {
   kind: 'seal',
   name: 'Seal',
+  group: 'closing',
   explains: 'A light clear spray that fixes loose flakes, ink or film before resin goes over.',
   start: () => ({ kind: 'seal', note: '', on: 'all', passes: 1 }),
   lay(coat, grounds, context) {
     const places = placesOf(coat.on, context);
     return {
-      grounds: changedGrounds(grounds, places, (ground) => ({ ...ground, sealed: true })),
+      grounds: changedGrounds(grounds, places, (ground) => ({ ...ground, sealed: true, loose: false })),
       body: bodyOf({
         title: coat.passes === 1 ? 'Clear seal' : `Clear seal, ${coat.passes} light coats`,
         where: whereText(coat.on, context),

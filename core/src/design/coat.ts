@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { areaIdSchema } from '../areas';
+import { hexSchema } from '../colour';
 import { shelfItemIdSchema } from '../stock';
 import { idText } from '../units';
 
@@ -15,60 +16,84 @@ export type CoatedWhere = z.infer<typeof onSchema>;
 const shared = { id: coatIdSchema, note: z.string().max(300, 'Keep the note under 300 letters.').default('') };
 const film = z.number().min(0.02, 'A film is at least 0.02 mm.').max(3, 'A film over 3 mm is no coat. Lay several.');
 const mm = z.number().min(1, 'At least 1 mm.').max(800, 'At most 800 mm.');
+const item = shelfItemIdSchema;
+/** mm above the foot */
+const centre = z.number().min(0, 'The centre is above the foot.').max(600, 'No cup is over 600 mm tall.');
+/** degrees from the seam to its centre */
+const angle = z
+  .number()
+  .min(0, 'An angle is 0 to 360°, from the seam.')
+  .max(360, 'An angle is 0 to 360°, from the seam.')
+  .default(180);
+/** how much of the place it covers, % */
+const share = z.number().min(1, 'At least 1 %.').max(99, 'At most 99 %: something always shows between.');
+const shows = z.string().trim().min(1, 'Say what it shows.').max(60, 'Keep it under 60 letters.');
+
+const everywhere = <Kind extends string>(kind: Kind) => z.strictObject({ kind: z.literal(kind), ...shared });
+const somewhere = <Kind extends string>(kind: Kind) => everywhere(kind).extend({ on: onSchema });
+/** A flat piece at one spot of the wall. */
+const piece = <Kind extends string>(kind: Kind) => everywhere(kind).extend({ name: shows, width: mm, height: mm, centre, angle });
+
+export const baseWays = ['sprayed', 'brushed', 'misted'] as const;
 
 export const coatSchemas = {
-  prep: z.strictObject({ kind: z.literal('prep'), ...shared }),
-  base: z.strictObject({
-    kind: z.literal('base'),
-    ...shared,
-    on: onSchema,
-    paint: shelfItemIdSchema,
+  prep: everywhere('prep'),
+  base: somewhere('base').extend({
+    paint: item,
     passes: z.int().min(1).max(6),
+    way: z.enum(baseWays, { error: 'Paint is sprayed, brushed or misted.' }).default('sprayed'),
     /** where a fade has base colours of its own, they are laid in place of this paint */
     fading: z.boolean().default(false),
   }),
-  glue: z.strictObject({
-    kind: z.literal('glue'),
-    ...shared,
-    on: onSchema,
-    glue: shelfItemIdSchema,
-    resin: shelfItemIdSchema.nullable(),
+  pearl: somewhere('pearl').extend({ ink: item, glue: item, passes: z.int().min(1).max(4) }),
+  mask: somewhere('mask'),
+  unmask: somewhere('unmask'),
+  glue: somewhere('glue').extend({ glue: item, resin: item.nullable() }),
+  glitter: somewhere('glitter'),
+  sprinkle: somewhere('sprinkle').extend({
+    glitter: item,
+    /** flakes a cm² */
+    flakes: z.number().min(0.1, 'At least 0.1 flakes a cm².').max(2000, 'Over 2000 flakes a cm² is a pour: give the area a mix.'),
   }),
-  glitter: z.strictObject({ kind: z.literal('glitter'), ...shared, on: onSchema }),
-  press: z.strictObject({ kind: z.literal('press'), ...shared, on: onSchema }),
-  seal: z.strictObject({ kind: z.literal('seal'), ...shared, on: onSchema, passes: z.int().min(1).max(4) }),
-  resin: z.strictObject({ kind: z.literal('resin'), ...shared, on: onSchema, resin: shelfItemIdSchema, thickness: film }),
-  ink: z.strictObject({
-    kind: z.literal('ink'),
-    ...shared,
-    on: onSchema,
-    resin: shelfItemIdSchema,
-    ink: shelfItemIdSchema,
+  buff: somewhere('buff').extend({ ink: item }),
+  press: somewhere('press'),
+  seal: somewhere('seal').extend({ passes: z.int().min(1).max(4) }),
+  resin: somewhere('resin').extend({ resin: item, thickness: film }),
+  ink: somewhere('ink').extend({
+    resin: item,
+    ink: item,
     thickness: film,
     /** % of the resin's volume */
     load: z.number().min(0, 'A load can’t be negative.').max(25, 'Over 25 % the resin is more ink than resin.'),
   }),
-  sand: z.strictObject({ kind: z.literal('sand'), ...shared }),
-  decal: z.strictObject({
-    kind: z.literal('decal'),
-    ...shared,
-    name: z.string().trim().min(1, 'Say what the decal shows.').max(60),
+  dab: somewhere('dab').extend({ ink: item, share }),
+  sand: everywhere('sand'),
+  rim: everywhere('rim'),
+  strip: everywhere('strip').extend({
+    film: item,
     width: mm,
-    height: mm,
-    /** mm above the foot */
-    centre: z.number().min(0, 'The centre is above the foot.').max(600, 'No cup is over 600 mm tall.'),
-    /** degrees from the seam to its centre */
-    angle: z
-      .number()
-      .min(0, 'An angle is 0 to 360°, from the seam.')
-      .max(360, 'An angle is 0 to 360°, from the seam.')
-      .default(180),
+    centre,
+    /** as it is cut, mm */
+    length: mm.max(3000, 'A strip over 3 m goes round no cup.'),
   }),
-  rest: z.strictObject({
-    kind: z.literal('rest'),
-    ...shared,
-    hours: z.number().min(1, 'At least an hour.').max(1000, 'At most 1000 hours.'),
+  outline: somewhere('outline').extend({
+    film: item,
+    /** mm that the film has to cover, and how wide it is cut */
+    gap: z.number().min(0, 'A gap can’t be negative.').max(20, 'Over 20 mm is an area of its own.'),
+    width: z.number().min(0.2, 'No film is cut under 0.2 mm.').max(30, 'At most 30 mm.'),
   }),
+  paper: somewhere('paper').extend({ name: shows, colour: hexSchema, share }),
+  foil: somewhere('foil').extend({ film: item, share }),
+  paste: somewhere('paste').extend({
+    paint: item,
+    share,
+    /** mm it stands up */
+    raised: z.number().min(0.1, 'At least 0.1 mm.').max(3, 'Over 3 mm it cracks. Lay it twice.'),
+  }),
+  decal: piece('decal'),
+  sheet: piece('sheet').extend({ film: item }),
+  tag: piece('tag').extend({ raised: z.number().min(0.1, 'At least 0.1 mm.').max(10, 'At most 10 mm.') }),
+  rest: everywhere('rest').extend({ hours: z.number().min(1, 'At least an hour.').max(1000, 'At most 1000 hours.') }),
 } as const;
 
 /** One step of the work, in the order it is done. Films mm, loads % by volume. */
@@ -77,14 +102,28 @@ export const coatSchema = z.discriminatedUnion(
   [
     coatSchemas.prep,
     coatSchemas.base,
+    coatSchemas.pearl,
+    coatSchemas.mask,
+    coatSchemas.unmask,
     coatSchemas.glue,
     coatSchemas.glitter,
+    coatSchemas.sprinkle,
+    coatSchemas.buff,
     coatSchemas.press,
     coatSchemas.seal,
     coatSchemas.resin,
     coatSchemas.ink,
+    coatSchemas.dab,
     coatSchemas.sand,
+    coatSchemas.rim,
+    coatSchemas.strip,
+    coatSchemas.outline,
+    coatSchemas.paper,
+    coatSchemas.foil,
+    coatSchemas.paste,
     coatSchemas.decal,
+    coatSchemas.sheet,
+    coatSchemas.tag,
     coatSchemas.rest,
   ],
   { error: `A coat is one of: ${Object.keys(coatSchemas).join(', ')}.` },

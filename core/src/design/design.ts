@@ -6,6 +6,7 @@ import { blendSchema } from './blend';
 import { coatSchema } from './coat';
 import { exceptionSchema } from './exception';
 import { fadeSchema } from './fade';
+import { ownSchoolsSchema } from './schools';
 import { DESIGN_VERSION, upgradeDesign } from './upgrade';
 
 export const designIdSchema = idText('A design needs an id.').brand<'DesignId'>();
@@ -31,6 +32,8 @@ export const designDocumentSchema = z
     blends: z.array(blendSchema).max(40),
     fades: z.array(fadeSchema).max(40).default([]),
     coats: z.array(coatSchema).max(60, 'Sixty coats are the most a cup takes.'),
+    /** where it goes another way than the workshop usually does */
+    schools: ownSchoolsSchema.optional(),
     /** what the check says and the maker means so */
     exceptions: z.array(exceptionSchema).max(60, 'Sixty things left so are the most. Look at one of them again.').optional(),
   })

@@ -1,8 +1,11 @@
 export * from './blend';
 export * from './coat';
+export * from './items-of-coat';
 export * from './exception';
 export * from './fade';
 export * from './design';
+export * from './schools';
+export { schoolWays } from './school-ways';
 export * from './workshop';
 export * from './starting-design';
 export * from './faults';
@@ -11,5 +14,6 @@ export * from './change-sections';
 export * from './change-blends';
 export * from './change-fades';
 export * from './change-exceptions';
+export * from './change-schools';
 export * from './snap-lines';
 export { DESIGN_VERSION, upgradeDesignFile } from './upgrade';

@@ -1,6 +1,9 @@
 import * as z from 'zod';
 import { shelfItemSchema } from '../stock';
 import { metricUnits, unitsSchema } from '../units';
+import { schoolFields, usualSchools } from './schools';
+
+const timeOfDay = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'Write a time of day as 07:00.');
 
 /** How this workshop measures, and its room. Steps ml, temperature °C, humidity %. */
 export const settingsSchema = z.strictObject({
@@ -16,8 +19,10 @@ export const settingsSchema = z.strictObject({
     .min(0.5, 'A turner goes round at least every two minutes.')
     .max(60, 'Over 60 turns a minute throws resin off.')
     .default(5),
-  /** when raw glitter is sealed before resin */
-  sealing: z.enum(['always', 'after dry glue', 'never']),
+  /** when somebody is up to lay a coat */
+  wakes: timeOfDay.default('07:00'),
+  sleeps: timeOfDay.default('22:30'),
+  ...schoolFields,
   paper: z.enum(['A4', 'Letter']),
 });
 export type Settings = z.infer<typeof settingsSchema>;
@@ -30,7 +35,9 @@ export const defaultSettings: Settings = {
   celsius: 21,
   humidity: 50,
   rpm: 5,
-  sealing: 'after dry glue',
+  wakes: '07:00',
+  sleeps: '22:30',
+  ...usualSchools,
   paper: 'A4',
 };
 

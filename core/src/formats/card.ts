@@ -173,6 +173,7 @@ export function amountLines(coat: PlannedCoat, units: Units, fades: Plan['fades'
     lines.push(
       `${countText(coat.drops.count, coat.drops.dose)} of ${coat.drops.ink}, ${percentText(coat.drops.load / 100, 1)} load`,
     );
+  for (const { reads, name } of coat.uses) lines.push(`about ${reads} of ${name}`);
   const pots = fades.flatMap(({ laid }) => laid?.pots ?? []);
   for (const pour of coat.pours) {
     const pot = pots.find(({ id }) => id === pour.area);

@@ -3,6 +3,7 @@ import {
   DESIGN_VERSION,
   designSchema,
   faultsOf,
+  itemsOfCoat,
   settingsSchema,
   upgradeDesignFile,
   type Design,
@@ -64,21 +65,7 @@ export function itemsNamed(design: Design): readonly NamedItem[] {
     ...design.blends.flatMap((blend, b) =>
       blend.parts.map((part, p) => ({ path: ['blends', b, 'parts', p, 'item'], kind: 'glitter' as const, id: part.item })),
     ),
-    ...design.coats.flatMap((coat, c): NamedItem[] => {
-      const at = (field: ShelfKind, id: string) => ({ path: ['coats', c, field], kind: field, id });
-      switch (coat.kind) {
-        case 'base':
-          return [at('paint', coat.paint)];
-        case 'glue':
-          return [at('glue', coat.glue), ...(coat.resin ? [at('resin', coat.resin)] : [])];
-        case 'resin':
-          return [at('resin', coat.resin)];
-        case 'ink':
-          return [at('resin', coat.resin), at('ink', coat.ink)];
-        default:
-          return [];
-      }
-    }),
+    ...design.coats.flatMap((coat, c) => itemsOfCoat(coat).map(({ kind, id }) => ({ path: ['coats', c, kind], kind, id }))),
   ];
 }
 

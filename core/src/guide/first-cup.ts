@@ -42,7 +42,7 @@ export function firstCupSteps(plan: Plan, printed: boolean): readonly FirstCupSt
     {
       stage: 'coats',
       title: 'Lay the coats in order',
-      says: 'Start with the usual order: base, glue, glitter, resin, with the waits between them.',
+      says: 'Press “Suggest the coats”: base, glue, glitter, resin, with the waits between them.',
       done: poured,
     },
     {

@@ -50,7 +50,7 @@ export const stagePages: Readonly<Record<StageName, StagePage>> = {
     decides: 'What is done, in which order, and how long each coat waits for the next.',
     saves: 'A coat over one that isn’t ready: fisheyes, lifted glitter, resin that stays soft. Those can cost the whole cup.',
     how: [
-      'Start with the usual order and change it: drag a coat, or move it with Alt and the arrows.',
+      'Press Suggest for a whole plan by your ways and shelf, and change it: drag a coat, or move it with Alt and the arrows.',
       'A sentence beside a coat says what is wrong there, why, and offers what mends it.',
       'Labels, local codes and whoever is licensed have the last word on safety.',
     ],

@@ -1,5 +1,6 @@
 import { colourOf, groupOf, itemOf, type ShelfGroup, type ShelfItem, type ShelfItemId } from '../stock';
 import { amountText, countText, type Units } from '../units';
+import { amountUsed } from '../coats';
 import type { PlanTotals } from './totals';
 
 /** What a whole design takes of one material, beside what there is of it. */
@@ -18,10 +19,10 @@ export interface MaterialTaken {
   readonly short: boolean;
 }
 
-/** Every glitter, resin and ink a design is measured from, in the order of need; what is no longer on the shelf isn't
- * measured. Resin counts both parts together. */
+/** Every material a design is measured from, in the order of need; what is no longer on the shelf isn't measured. Resin
+ * counts both parts together; film counts sheets. */
 export function materialsTaken(
-  { glitters, resins, inks }: PlanTotals,
+  { glitters, resins, inks, others }: PlanTotals,
   shelf: readonly ShelfItem[],
   units: Units,
 ): readonly MaterialTaken[] {
@@ -42,14 +43,23 @@ export function materialsTaken(
     };
     return [row];
   };
+  const kindOf = (id: ShelfItemId) => shelf.find((one) => one.id === id)?.kind ?? 'paint';
   const weighed = (gramsPerMl: number) => (ml: number) => amountText(ml, units, gramsPerMl);
   return [
     ...glitters.flatMap((one) => row(one.item, one.ml, weighed(one.gramsPerMl))),
     ...resins.flatMap((one) => row(one.item, one.mix, weighed(one.grams / one.mix))),
     ...inks.flatMap((one) => {
       const drop = itemOf(shelf, one.item, 'ink')?.dropMl ?? 0;
+      // Pearl is stirred in by the scoop and rubbed in from the jar: both of one jar.
+      const loose = others.find(({ item }) => item === one.item)?.amount ?? 0;
       const text = (ml: number) => amountText(ml, { ...units, amount: 'ml' }, 1);
-      return row(one.item, one.drops * drop, text, countText(one.drops, one.dose));
+      const counted = countText(one.drops, one.dose);
+      return row(one.item, one.drops * drop + loose, text, loose > 0 ? `${counted} and ${text(loose)}` : counted);
     }),
+    ...others.flatMap((one) =>
+      inks.some(({ item }) => item === one.item)
+        ? []
+        : row(one.item, one.amount, (amount) => amountUsed(kindOf(one.item), amount)),
+    ),
   ];
 }

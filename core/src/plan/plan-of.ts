@@ -1,7 +1,7 @@
 import { blendOutcome, laidBlend, readyBlend } from '../blends';
 import { checkDesign } from '../check';
 import { bareGrounds, rememberedLight, stepsOf, type CoatContext, type Grounds, type ReadyBlend, type Step } from '../coats';
-import type { Design, Workshop } from '../design';
+import { schooled, type Design, type OwnSchools, type Settings, type Workshop } from '../design';
 import { layoutOf, placesOfCup, placesOnWall, surfaceOf, type CupPlaces, type PlannedAreas } from '../layout';
 import { createFadePlanner, type LaidFade, type PlannedFade } from '../pots';
 import { remember, rememberEach, rememberEachRecord, rememberRecord } from '../remember';
@@ -29,7 +29,7 @@ export function createPlanner(): Planner {
     planned: fades.map(({ planned }) => planned),
     bases: Object.fromEntries(fades.flatMap(({ bases }) => Object.entries(bases))),
   }));
-  const outcome = rememberEachRecord(blendOutcome, 4);
+  const blendOut = rememberEachRecord(blendOutcome, 4);
   const blendList = remember((...blends: ReadyBlend[]): readonly ReadyBlend[] => blends);
   const allBlends = remember((areas: readonly ReadyBlend[], pots: readonly ReadyBlend[]) => [...areas, ...pots]);
   const steps = rememberRecord(
@@ -37,7 +37,7 @@ export function createPlanner(): Planner {
       stepsOf(coats, start, { ...cup, ...context, light }),
   );
   const outcomes = remember((blends: readonly ReadyBlend[], laid: readonly Step[], start: Grounds, { sizes }: CupPlaces) =>
-    blends.map((blend) => outcome(blend, { ...laidBlend(blend, laid, start), area: sizes[blend.area], light })),
+    blends.map((blend) => blendOut(blend, { ...laidBlend(blend, laid, start), area: sizes[blend.area], light })),
   );
   const looks = remember((after: Grounds, fades: readonly PlannedFade[]): Plan['looks'] =>
     Object.fromEntries(Object.entries(withWholeAreas(after, fades)).map(([place, ground]) => [place, ground.look])),
@@ -45,11 +45,20 @@ export function createPlanner(): Planner {
   const totals = remember(totalsOf);
   const findings = rememberRecord(checkDesign);
 
-  return (design, workshop, layout) => {
-    const { settings, shelf } = workshop;
+  const schools = remember((settings: Settings, own: OwnSchools | undefined) => schooled(settings, own));
+  const atHome = remember((settings: Settings, shelf: Workshop['shelf'], today: Workshop['today']): Workshop => ({
+    settings,
+    shelf,
+    ...(today === undefined ? {} : { today }),
+  }));
+
+  return (design, given, layout) => {
+    const { shelf } = given;
+    const settings = schools(given.settings, design.schools);
+    const workshop = atHome(settings, shelf, given.today);
     const planned = layout ?? areas(design.cup, design.areas);
     const bareWall = bareWallColour[design.cup.material];
-    const bench = { coats: design.coats, planned, wall: bareWall, settings, shelf };
+    const bench = { coats: design.coats, planned, wall: bareWall, settings, shelf, stations: design.cup.stations };
     const faded = design.fades.flatMap((fade) => layFade(fade, { cup: design.cup, areas: design.areas, bench }) ?? []);
     const fades = fadeList(...faded);
     const cup = places(planned, fades.planned);
@@ -76,14 +85,16 @@ export function createPlanner(): Planner {
       fadedBases: fades.bases,
       settings,
       shelf,
+      stations: design.cup.stations,
     });
     const after = laid.at(-1)?.after ?? start;
+    const outcome = outcomes(blends, laid, start, cup);
     return {
       design: design.id,
       name: design.name,
       surface: surface(design.cup),
       areas: planned,
-      blends: outcomes(blends, laid, start, cup),
+      blends: outcome,
       fades: fades.planned,
       places: onWall(planned, fades.planned),
       coats: laid.map((step) => step.planned),
@@ -93,13 +104,13 @@ export function createPlanner(): Planner {
       looks: looks(after, fades.planned),
       bareWall,
       totals: totals(design, laid, shelf, fades.planned),
-      findings: findings({ design, workshop, areas: planned, steps: laid, fades: fades.planned }),
+      findings: findings({ design, workshop, areas: planned, steps: laid, fades: fades.planned, blends: outcome }),
     };
   };
 }
 
 /** What the coats are laid with, beside the cup itself. */
-type Bench = Pick<CoatContext, 'blends' | 'fadedBases' | 'settings' | 'shelf'>;
+type Bench = Pick<CoatContext, 'blends' | 'fadedBases' | 'settings' | 'shelf' | 'stations'>;
 
 /** What stands for an area that fades, where one colour has to: its middle pot. */
 const withWholeAreas = (after: Grounds, fades: readonly PlannedFade[]): Grounds =>

@@ -1,5 +1,6 @@
-import type { Step } from '../coats';
+import type { PlannedPart, Step } from '../coats';
 import type { Design } from '../design';
+import { gramsPerMl } from '../glitter';
 import type { InkDose } from '../ink';
 import { drawnParts, type PlannedFade } from '../pots';
 import { itemOf, type ShelfItem, type ShelfItemId } from '../stock';
@@ -25,6 +26,8 @@ export interface PlanTotals {
     readonly grams: number;
   }[];
   readonly inks: readonly { readonly item: ShelfItemId; readonly name: string; readonly drops: number; readonly dose: InkDose }[];
+  /** paint, glue, powder and film: ml, or sheets */
+  readonly others: readonly { readonly item: ShelfItemId; readonly name: string; readonly amount: number }[];
   readonly resinMl: number;
   readonly resinGrams: number;
   readonly mixes: number;
@@ -45,18 +48,19 @@ export function totalsOf(
   const glitters = new Map<string, PlanTotals['glitters'][number]>();
   const resins = new Map<string, PlanTotals['resins'][number]>();
   const inks = new Map<string, PlanTotals['inks'][number]>();
+  const others = new Map<string, PlanTotals['others'][number]>();
+  const pour = ({ item, name, ml, gramsPerMl }: Pick<PlannedPart, 'item' | 'name' | 'ml' | 'gramsPerMl'>): void => {
+    const all = (glitters.get(item)?.ml ?? 0) + ml;
+    const left = itemOf(shelf, item, 'glitter')?.left ?? null;
+    glitters.set(item, { item, name, gramsPerMl, left, ml: all, grams: all * gramsPerMl });
+  };
   for (const { coat, planned } of steps) {
-    for (const part of planned.pours.flatMap((pour) => drawnParts(pour, fades)).filter((one) => !one.missing)) {
-      const sum = glitters.get(part.item);
-      glitters.set(part.item, {
-        item: part.item,
-        name: part.name,
-        gramsPerMl: part.gramsPerMl,
-        left: itemOf(shelf, part.item, 'glitter')?.left ?? null,
-        ml: (sum?.ml ?? 0) + part.ml,
-        grams: (sum?.grams ?? 0) + part.grams,
-      });
+    for (const { item, name, amount } of planned.uses) {
+      const jar = itemOf(shelf, item, 'glitter');
+      if (jar) pour({ item, name, ml: amount, gramsPerMl: gramsPerMl(jar.flake) });
+      else others.set(item, { item, name, amount: (others.get(item)?.amount ?? 0) + amount });
     }
+    for (const part of planned.pours.flatMap((pour) => drawnParts(pour, fades)).filter((one) => !one.missing)) pour(part);
     const resin = 'resin' in coat ? coat.resin : null;
     if (planned.mix && resin) {
       const sum = resins.get(resin);
@@ -82,6 +86,7 @@ export function totalsOf(
     glitters: [...glitters.values()],
     resins: [...resins.values()],
     inks: [...inks.values()],
+    others: [...others.values()],
     glitterMl: sum([...glitters.values()].map((one) => one.ml)),
     glitterGrams: sum([...glitters.values()].map((one) => one.grams)),
     glitterKinds: glitters.size,

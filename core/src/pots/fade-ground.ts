@@ -4,6 +4,7 @@ import { reflectanceOf, type Spectrum } from '../colour';
 import type { Coat, Fade, Settings } from '../design';
 import { placesOfCup, type PlannedAreas } from '../layout';
 import { itemOf, type ShelfItem, type ShelfItemId } from '../stock';
+import type { Cup } from '../vessel';
 
 /** What the coats of a design make of one stop of a fade: how they stick it, and what lies under it. */
 export interface FadeGround {
@@ -21,6 +22,7 @@ export interface FadeBench {
   readonly wall: string;
   readonly settings: Settings;
   readonly shelf: readonly ShelfItem[];
+  readonly stations: Cup['stations'];
 }
 
 /** One stop of a fade: what is poured there, and the paint under it where the base fades. */
@@ -37,6 +39,7 @@ export function fadeGround({
   wall,
   settings,
   shelf,
+  stations,
   area,
   parts,
   base,
@@ -48,7 +51,7 @@ export function fadeGround({
   const blend = readyBlend({ area, parts }, names[area], Math.max(1, sizes[area]), shelf);
   const paint = base === null ? undefined : itemOf(shelf, base, 'paint');
   const fadedBases = paint ? { [area]: { colour: paint.colour, spectrum: reflectanceOf(paint.colour) } } : {};
-  const steps = stepsOf(coats, grounds, { ...places, blends: [blend], fadedBases, settings, shelf, light });
+  const steps = stepsOf(coats, grounds, { ...places, blends: [blend], fadedBases, settings, shelf, stations, light });
   const { passes, hold, under } = laidBlend(blend, steps, grounds);
   return { passes: Math.max(1, passes), hold, under };
 }

@@ -1,13 +1,15 @@
 import type { GlueWay } from './shelf-item';
 
 /**
- * What makers know of each way to make glitter stick. Film in mm where a wet amount can be measured; `hold` in flakes
+ * What makers know of each way to make glitter stick. Film in mm where a wet amount can be measured; `wet` mm that it takes
+ * of its own bottle, what goes past a cup counted; `hold` in flakes
  * deep a pass, until it is weighed on a cup. */
 export const glueWayFacts = {
   'resin wipe': {
     hold: 2.4,
     openFor: '30 min or more',
     title: 'Thin resin wipe',
+    wet: 0,
     film: 0.04,
     onceDry: 'cures under the glitter',
     chunky: true,
@@ -17,6 +19,7 @@ export const glueWayFacts = {
     hold: 2.0,
     openFor: 'hours',
     title: 'Tacky coat',
+    wet: 0.06,
     film: null,
     onceDry: 'two coats thinned 1:1 with water, dry between',
     chunky: false,
@@ -26,6 +29,7 @@ export const glueWayFacts = {
     hold: 1.4,
     openFor: '3–5 min',
     title: 'Brush-on glue',
+    wet: 0.08,
     film: null,
     onceDry: 'a second coat only once the first is dry',
     chunky: true,
@@ -35,6 +39,7 @@ export const glueWayFacts = {
     hold: 1.2,
     openFor: '2–5 min, re-sprayed',
     title: 'Spray adhesive',
+    wet: 0.07,
     film: null,
     onceDry: 're-spray as it goes off',
     chunky: true,
@@ -44,6 +49,7 @@ export const glueWayFacts = {
     hold: 0.9,
     openFor: '1–2 min',
     title: 'Clear spray as glue',
+    wet: 0.05,
     film: null,
     onceDry: 're-spray for every pass',
     chunky: false,
@@ -53,6 +59,7 @@ export const glueWayFacts = {
     hold: 1.3,
     openFor: 'any time',
     title: 'Double-stick tape',
+    wet: 0,
     film: null,
     onceDry: 'give it a second pass with another glue',
     chunky: true,
@@ -62,6 +69,7 @@ export const glueWayFacts = {
     hold: 1.8,
     openFor: '5–10 min',
     title: 'Glue drawn by brush or needle',
+    wet: 0.1,
     film: null,
     onceDry: 'draw no more than dries in its open time',
     chunky: true,
@@ -69,5 +77,14 @@ export const glueWayFacts = {
   },
 } as const satisfies Record<
   GlueWay,
-  { hold: number; openFor: string; title: string; film: number | null; onceDry: string; chunky: boolean; fades: boolean }
+  {
+    hold: number;
+    openFor: string;
+    title: string;
+    film: number | null;
+    wet: number;
+    onceDry: string;
+    chunky: boolean;
+    fades: boolean;
+  }
 >;

@@ -14,7 +14,13 @@ export const inkLoad: Rule = {
           area: null,
           says: `A load of ${percentText(load / 100, 1)} is ${load > 10 ? 'too much' : 'a lot'} for resin.`,
           why: load > 10 ? 'Over 10 % it stays soft for good.' : 'Over 5 % it cures slowly and may stay tacky.',
-          fix: { does: 'set load' as const, label: 'Bring it down to 3 %', coat: coat.id, load: 3 },
+          fix: {
+            does: 'set figure' as const,
+            label: 'Bring it down to 3 %',
+            coat: coat.id,
+            figure: 'load' as const,
+            value: 3,
+          },
         },
       ];
     }),

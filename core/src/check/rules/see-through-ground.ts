@@ -10,6 +10,8 @@ const MUCH = 0.3;
 export const seeThroughGround: Rule = {
   name: 'see-through on the bare wall',
   find: (facts) => {
+    // Who works on the bare wall means it to shine through.
+    if (facts.workshop.settings.ground === 'bare') return [];
     const bare = facts.areas.areas.filter(({ id }) => placesOfArea(facts, id).some((place) => showsBareWall(facts, place)));
     if (bare.length === 0) return [];
     const glue = facts.steps.find(({ coat }) => coat.kind === 'glue' || coat.kind === 'glitter');

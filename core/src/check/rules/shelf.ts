@@ -1,25 +1,6 @@
-import type { Coat } from '../../design';
+import { itemsOfCoat } from '../../design';
 import { itemOf, type ShelfItem, type ShelfKind } from '../../stock';
 import type { Rule } from '../finding';
-
-/** The items a coat is made with, by the kind each should be of. */
-export const namedItems = (coat: Coat): readonly { id: string; kind: ShelfKind }[] => {
-  switch (coat.kind) {
-    case 'base':
-      return [{ id: coat.paint, kind: 'paint' }];
-    case 'glue':
-      return [{ id: coat.glue, kind: 'glue' }, ...(coat.resin ? [{ id: coat.resin, kind: 'resin' as const }] : [])];
-    case 'resin':
-      return [{ id: coat.resin, kind: 'resin' }];
-    case 'ink':
-      return [
-        { id: coat.resin, kind: 'resin' },
-        { id: coat.ink, kind: 'ink' },
-      ];
-    default:
-      return [];
-  }
-};
 
 export const missingItem: Rule = {
   name: 'no longer on the shelf',
@@ -27,7 +8,7 @@ export const missingItem: Rule = {
     const gone = (shelf: readonly ShelfItem[], id: string, kind: ShelfKind) => !itemOf(shelf, id, kind);
     return [
       ...design.coats.flatMap((coat) =>
-        namedItems(coat)
+        itemsOfCoat(coat)
           .filter(({ id, kind }) => gone(workshop.shelf, id, kind))
           .map(({ kind }) => ({
             level: 'stop' as const,

@@ -1,13 +1,15 @@
+import { amountUsed } from '../../coats';
 import { drawnParts } from '../../pots';
 import { itemOf, mixWeight, type ShelfItem } from '../../stock';
 import { amountText, countText } from '../../units';
 import type { Facts, Rule } from '../finding';
 
-/** ml a design draws of each item: glitter as poured, both parts of resin as mixed, ink as dropped. */
+/** ml a design draws of each item (of film, sheets): glitter as poured, both parts of resin as mixed, ink as dropped. */
 function drawnOf({ workshop, steps, fades }: Facts): ReadonlyMap<string, number> {
   const drawn = new Map<string, number>();
   const draw = (id: string, ml: number) => drawn.set(id, (drawn.get(id) ?? 0) + ml);
   for (const { coat, planned } of steps) {
+    for (const { item, amount } of planned.uses) draw(item, amount);
     for (const pour of planned.pours) for (const part of drawnParts(pour, fades)) draw(part.item, part.ml);
     if (planned.mix && 'resin' in coat && coat.resin) draw(coat.resin, planned.mix.mix);
     if (planned.drops && coat.kind === 'ink')
@@ -19,6 +21,9 @@ function drawnOf({ workshop, steps, fades }: Facts): ReadonlyMap<string, number>
 const whyShort: Readonly<Partial<Record<ShelfItem['kind'], string>>> = {
   glitter: 'Excess can go back in, but the jar doesn’t hold the pour. Buy more or mix it thinner.',
   resin: 'A coat that runs out half way can’t be continued later. Buy more, or take thinner coats.',
+  paint: 'A base that ends half way shows its edge through the glitter. Have a full one at hand.',
+  glue: 'Glue that ends half way leaves a line where it was begun again.',
+  film: 'A piece set in leaves a seam. Buy a sheet more, or take a narrower strip.',
   ink: 'The last drops decide the colour. Have more at hand, or lower the load.',
 };
 
@@ -31,8 +36,10 @@ export const notEnough: Rule = {
       const need = drawn.get(item.id) ?? 0;
       if (item.left === null || need <= item.left + 1e-9) return [];
       const weight = weightOf(item);
-      const text = (ml: number) =>
-        weight === null ? amountText(ml, { ...units, amount: 'ml' }, 1) : amountText(ml, units, weight);
+      const text = (amount: number) => {
+        if (item.kind === 'ink') return amountText(amount, { ...units, amount: 'ml' }, 1);
+        return weight === null ? amountUsed(item.kind, amount) : amountText(amount, units, weight);
+      };
       return [
         {
           level: 'look' as const,

@@ -33,7 +33,13 @@ export const thickFilm: Rule = {
               : 'Over 0.8 mm resin is heavier than its own grip; two thinner coats lie smooth.',
           fix:
             thickness >= STEP
-              ? { does: 'set thickness' as const, label: `Make it ${thicknessText(thickness)}`, coat: coat.id, thickness }
+              ? {
+                  does: 'set figure' as const,
+                  label: `Make it ${thicknessText(thickness)}`,
+                  coat: coat.id,
+                  figure: 'thickness' as const,
+                  value: thickness,
+                }
               : null,
         },
       ];

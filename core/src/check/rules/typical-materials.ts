@@ -1,13 +1,13 @@
+import { itemsOfCoat } from '../../design';
 import { countText } from '../../units';
 import type { Rule } from '../finding';
-import { namedItems } from './shelf';
 
 /** Materials whose values were never looked at: the plan is as good as they are. */
 export const typicalMaterials: Rule = {
   name: 'typical materials',
   find: ({ design, workshop }) => {
     const used = new Set<string>([
-      ...design.coats.flatMap((coat) => namedItems(coat).map(({ id }) => id)),
+      ...design.coats.flatMap((coat) => itemsOfCoat(coat).map(({ id }) => id)),
       ...[...design.blends, ...design.fades.flatMap(({ stops }) => stops)].flatMap(({ parts }) => parts.map(({ item }) => item)),
       ...design.fades.flatMap(({ stops }) => stops.flatMap(({ base }) => base ?? [])),
     ]);

@@ -1,5 +1,8 @@
+import type { AreaId } from '../../areas';
+import type { Blend } from '../../design';
+import { itemOf } from '../../stock';
 import { listText } from '../../units';
-import { areasWhere, placesOfArea, stepsOfKind, type Facts, type Rule } from '../finding';
+import { areasWhere, placesOfArea, stepsOfKind, type Facts, type Found, type Rule } from '../finding';
 
 /** Areas with a mix of their own that no glitter coat pours, once there is a coat at all. */
 export const blendNotPoured: Rule = {
@@ -10,29 +13,45 @@ export const blendNotPoured: Rule = {
     const poured = new Set(
       stepsOfKind(facts, 'glitter').flatMap(({ planned }) => planned.pours.map(({ area }) => area as string)),
     );
-    const mixed = [...design.blends.filter(({ parts }) => parts.length > 0), ...design.fades].map(({ area }) => area as string);
+    // A mix of jars that are all gone has nothing to pour; that they are gone is told by another rule.
+    const there = ({ item }: Blend['parts'][number]) => itemOf(facts.workshop.shelf, item, 'glitter') !== undefined;
+    const mixed = [
+      ...design.blends.filter(({ parts }) => parts.some(there)),
+      ...design.fades.filter(({ stops }) => stops.some(({ parts }) => parts.some(there))),
+    ].map(({ area }) => area as string);
     const left = facts.areas.areas.filter(
       ({ id, area }) => area > 0 && mixed.includes(id) && !placesOfArea(facts, id).some((place) => poured.has(place)),
     );
-    if (left.length === 0) return [];
+    const kept = left.filter(({ masked }) => masked);
+    const open = left.filter(({ masked }) => !masked);
     return [
-      {
-        level: 'stop' as const,
+      ...kept.map(({ id, name }) => ({
+        level: 'look' as const,
         coat: null,
-        area: null,
-        says: `No coat pours the glitter of ${listText(left.map(({ name }) => name))}.`,
-        why: 'The mix is planned, and would stay in its pot.',
-        fix: {
-          does: 'insert coat' as const,
-          label: 'Add a glitter coat',
-          kind: 'glitter' as const,
-          before: closing(facts),
-          on: left.map(({ id }) => id),
-        },
-      },
+        area: id,
+        says: `${name} is kept free, and yet has a mix.`,
+        why: 'Nothing is poured where it stays free. Take the mix out, or let the area be laid.',
+        fix: null,
+      })),
+      ...(open.length === 0 ? [] : [notPoured(facts, open)]),
     ];
   },
 };
+
+const notPoured = (facts: Facts, left: readonly { readonly id: AreaId; readonly name: string }[]): Found => ({
+  level: 'stop' as const,
+  coat: null,
+  area: null,
+  says: `No coat pours the glitter of ${listText(left.map(({ name }) => name))}.`,
+  why: 'The mix is planned, and would stay in its pot.',
+  fix: {
+    does: 'insert coat' as const,
+    label: 'Add a glitter coat',
+    kind: 'glitter' as const,
+    before: closing(facts),
+    on: left.map(({ id }) => id),
+  },
+});
 
 /** Glitter coats with nothing to pour: no area they go on has a mix. */
 export const nothingToPour: Rule = {

@@ -1,4 +1,4 @@
-import { computed, inject, Injectable, linkedSignal, type Signal } from '@angular/core';
+import { computed, inject, Injectable, linkedSignal, signal, type Signal } from '@angular/core';
 import type { Design, FadeBeside, Plan } from '@aurantia/core';
 import { DesignSession } from './session';
 
@@ -13,6 +13,8 @@ export class OpenDesign {
     source: () => this.session.document()?.areas.map(({ id }) => id) ?? [],
     computation: (ids, before) => ids.find((id) => id === before?.value) ?? ids.at(0) ?? null,
   });
+  /** the area whose coats are shown cut through; null while none are */
+  readonly cut = signal<string | null>(null);
   /** what half of a fade's picture shows beside its pots */
   readonly beside = linkedSignal<string | null, '' | FadeBeside>({ source: this.chosenArea, computation: () => '' });
 }

@@ -54,6 +54,11 @@ export class Workspace {
   protected readonly moves = inject(AreaMoves);
   protected readonly chosenArea = this.open.chosenArea;
   protected readonly beside = this.open.beside;
+  /** the area that the cup marks */
+  protected readonly marked = computed(() => {
+    if (this.stage() === 'areas' || this.stage() === 'colour') return this.chosenArea();
+    return this.stage() === 'coats' ? this.open.cut() : null;
+  });
   /** the stage that is shown, by its path */
   protected readonly stage = toSignal(
     this.router.events.pipe(

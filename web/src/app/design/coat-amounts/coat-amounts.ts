@@ -45,6 +45,11 @@ import { WorkshopMemory } from '../../services/workshop';
         }
       </div>
     }
+    @for (use of coat().uses; track use.item) {
+      <p class="use">
+        About <b>{{ use.reads }}</b> of {{ use.name }}
+      </p>
+    }
     @if (pours().length > 0) {
       <ul>
         @for (pour of pours(); track pour.area) {

@@ -1,15 +1,29 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
-import { coatSchema, faultsOf, type AreaId, type Coat, type Design, type ShelfKind } from '@aurantia/core';
+import { coatSchema, faultsOf, itemsOfCoat, type AreaId, type Coat, type Design, type ShelfKind } from '@aurantia/core';
+import { ColourField } from '../../parts/fields/colour-field';
 import { NumberField } from '../../parts/fields/number-field';
+import { Pick } from '../../parts/fields/pick';
 import { JarField } from '../../parts/jar-finder/jar-field';
 import { Tick } from '../../parts/fields/tick';
 import { TextField } from '../../parts/fields/text-field';
 import { Chips, type Chip } from '../../parts/chips/chips';
+import { figureFields } from './figure-fields';
+
+const labels: Readonly<Record<ShelfKind, string>> = {
+  paint: 'Paint',
+  ink: 'Ink',
+  glue: 'Glue',
+  glitter: 'Glitter',
+  film: 'Film',
+  resin: 'Resin',
+};
+
+const order = Object.keys(labels) as ShelfKind[];
 
 /** What can be set on a coat: where it goes, what is used, how thick or how often. */
 @Component({
   selector: 'au-coat-form',
-  imports: [Chips, NumberField, JarField, Tick, TextField],
+  imports: [Chips, ColourField, NumberField, JarField, Pick, Tick, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './coat-form.html',
   styleUrl: './coat-form.scss',
@@ -23,16 +37,29 @@ export class CoatForm {
     source: this.coat,
     computation: () => null,
   });
-  /** the jars this kind of coat is made with */
+  protected readonly baseWays = [
+    { value: 'sprayed', name: 'sprayed' },
+    { value: 'brushed', name: 'brushed' },
+    { value: 'misted', name: 'misted specks' },
+  ];
+  /** what of the shelf this coat is made with; a coat names each in the field of its kind */
   protected readonly choices = computed(() => {
     const coat = this.coat();
-    const wanted: { field: string; label: string; kind: ShelfKind; now: string }[] = [];
-    if (coat.kind === 'base') wanted.push({ field: 'paint', label: 'Paint', kind: 'paint', now: coat.paint });
-    if (coat.kind === 'glue') wanted.push({ field: 'glue', label: 'Glue', kind: 'glue', now: coat.glue });
-    if (coat.kind === 'ink') wanted.push({ field: 'ink', label: 'Ink', kind: 'ink', now: coat.ink });
-    if (coat.kind === 'resin' || coat.kind === 'ink')
-      wanted.push({ field: 'resin', label: 'Resin', kind: 'resin', now: coat.resin });
-    return wanted;
+    return itemsOfCoat(coat)
+      .map(({ kind, id }) => ({
+        field: kind,
+        kind,
+        now: id,
+        label: coat.kind === 'paste' ? 'Paste' : kind === 'ink' && coat.kind !== 'ink' ? 'Pearl' : labels[kind],
+      }))
+      .toSorted((a, b) => order.indexOf(a.kind) - order.indexOf(b.kind));
+  });
+  protected readonly figures = computed(() => {
+    const coat: Readonly<Record<string, unknown>> = this.coat();
+    return figureFields.flatMap((one) => {
+      const now = coat[one.field];
+      return typeof now === 'number' ? [{ ...one, now }] : [];
+    });
   });
   protected readonly places = computed<readonly Chip<AreaId | 'all'>[] | null>(() => {
     const coat = this.coat();

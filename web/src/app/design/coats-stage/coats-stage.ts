@@ -1,7 +1,15 @@
 import { CdkDragDrop, DragDropModule } from '@angular/cdk/drag-drop';
 import { LiveAnnouncer } from '@angular/cdk/a11y';
-import { ChangeDetectionStrategy, ChangeDetectorRef, Component, computed, ElementRef, inject, signal } from '@angular/core';
-import { MatMenuModule } from '@angular/material/menu';
+import {
+  ChangeDetectionStrategy,
+  ChangeDetectorRef,
+  Component,
+  computed,
+  ElementRef,
+  inject,
+  Injector,
+  signal,
+} from '@angular/core';
 import {
   coatKinds,
   startingCoat,
@@ -10,11 +18,14 @@ import {
   withCoatMoved,
   withCoatTwice,
   withoutCoat,
-  withUsualCoats,
   type Coat,
   type CoatId,
   type CoatKindName,
+  lackingFor,
   lackingKinds,
+  placeForCoat,
+  suggestedDesign,
+  withSchools,
 } from '@aurantia/core';
 import { v7 } from 'uuid';
 import { MinutesPipe } from '../../parts/fields/unit-pipes';
@@ -23,16 +34,39 @@ import { FindingNote } from '../finding-note/finding-note';
 import { OpenDesign } from '../open-design';
 import { DesignSession } from '../session';
 import { CoatAmounts } from '../coat-amounts/coat-amounts';
+import { AddCoat } from './add-coat/add-coat';
+import { ByClock } from './by-clock/by-clock';
 import { CoatForm } from './coat-form';
+import { CutThrough } from './cut-through/cut-through';
+import { Suggestions } from './suggestions/suggestions';
 import { Icon } from '../../parts/icons/icon';
 import { TypicalOffer } from '../../parts/typical-offer/typical-offer';
 import { PANELS } from '../../parts/panels';
 import { BUTTONS } from '../../parts/buttons';
+import { TABS } from '../../parts/tabs/tabs';
+import { Unfetched } from '../../parts/unfetched/unfetched';
+import type { DesignWays } from '../../places/schools-dialog/schools-dialog';
 
 /** The coats in order: dragged, moved by keys, opened to be set; each says what it needs and waits for. */
 @Component({
   selector: 'au-coats-stage',
-  imports: [BUTTONS, PANELS, DragDropModule, MatMenuModule, CoatForm, CoatAmounts, FindingNote, MinutesPipe, Icon, TypicalOffer],
+  imports: [
+    AddCoat,
+    BUTTONS,
+    ByClock,
+    CutThrough,
+    PANELS,
+    TABS,
+    DragDropModule,
+    CoatForm,
+    CoatAmounts,
+    FindingNote,
+    MinutesPipe,
+    Icon,
+    Suggestions,
+    TypicalOffer,
+    Unfetched,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './coats-stage.html',
   styleUrl: './coats-stage.scss',
@@ -46,7 +80,15 @@ export class CoatsStage {
   protected readonly design = inject(OpenDesign).design;
   protected readonly plan = inject(OpenDesign).plan;
 
-  protected readonly kinds = Object.values(coatKinds).map(({ kind, name, explains }) => ({ kind, name, explains }));
+  private readonly injector = inject(Injector);
+
+  protected readonly views = [
+    { tab: 'order' as const, name: 'In order' },
+    { tab: 'clock' as const, name: 'By the clock' },
+    { tab: 'cut' as const, name: 'Cut through' },
+  ];
+  protected readonly view = signal<'order' | 'clock' | 'cut'>('order');
+  protected readonly suggesting = signal(false);
   protected readonly open = signal<string | null>(null);
   protected readonly refused = signal<string | null>(null);
   protected readonly rows = computed(() =>
@@ -67,12 +109,42 @@ export class CoatsStage {
   protected add(kind: CoatKindName): void {
     const id = v7() as CoatId;
     const { session, memory } = this;
-    this.refused.set(session.change((design) => withCoat(design, startingCoat(kind, design, memory.workshop(), id))));
-    if (!this.refused()) this.open.set(id);
+    const lacking = lackingFor(kind, this.design(), memory.workshop());
+    if (lacking.length > 0) {
+      this.refused.set(
+        `${coatKinds[kind].name} wants a ${lacking.join(' and a ')} from your shelf, and there is none. Put one there first.`,
+      );
+      return;
+    }
+    this.view.set('order');
+    this.refused.set(
+      session.change((design) =>
+        withCoat(design, startingCoat(kind, design, memory.workshop(), id), placeForCoat(kind, design, this.open())),
+      ),
+    );
+    if (this.refused()) return;
+    this.open.set(id);
+    this.changes.detectChanges();
+    this.host.nativeElement.querySelector<HTMLElement>(`[data-coat="${id}"]`)?.scrollIntoView({ block: 'center' });
   }
 
   protected addUsual(): void {
-    this.refused.set(this.session.change((design) => withUsualCoats(design, this.memory.workshop(), () => v7())));
+    this.refused.set(this.session.change((design) => suggestedDesign(design, this.memory.workshop(), () => v7())));
+  }
+
+  /** Where makers disagree, for this design alone. */
+  protected async openWays(): Promise<void> {
+    const [{ MatDialog }, { SchoolsDialog }] = await Promise.all([
+      import('@angular/material/dialog'),
+      import('../../places/schools-dialog/schools-dialog'),
+    ]);
+    const data: DesignWays = {
+      own: computed(() => this.design().schools ?? {}),
+      change: (own) => this.session.change((design) => withSchools(design, own)),
+    };
+    this.injector
+      .get(MatDialog)
+      .open(SchoolsDialog, { width: '680px', maxWidth: '96vw', data, ariaLabel: 'Ways of this design' });
   }
 
   protected change(coat: Coat): void {

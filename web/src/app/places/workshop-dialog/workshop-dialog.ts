@@ -22,17 +22,18 @@ export class WorkshopDialog {
   protected readonly lengths = named<Units['length']>({ mm: 'mm', inch: 'inches', 'inch fraction': 'in, fractions' });
   protected readonly amounts = named<Units['amount']>({ ml: 'ml', teaspoon: '5 ml spoons', gram: 'grams' });
   protected readonly degrees = named<Units['temperature']>({ celsius: '°C', fahrenheit: '°F' });
-  protected readonly sealings = named<Settings['sealing']>({
-    always: 'always',
-    'after dry glue': 'after dry glue',
-    never: 'never',
-  });
   protected readonly light = inject(RoomLight);
   protected readonly lights = named<LightWish>({ day: 'day', evening: 'evening', computer: 'as the computer' });
   protected readonly papers = named<Settings['paper']>({ A4: 'A4', Letter: 'Letter' });
   protected readonly refused = signal<{ field: string; sentence: string } | null>(null);
 
   private readonly dialogs = inject(MatDialog);
+
+  /** Where makers disagree, for all designs that don't go their own way. */
+  protected async openWays(): Promise<void> {
+    const { SchoolsDialog } = await import('../schools-dialog/schools-dialog');
+    this.dialogs.open(SchoolsDialog, { width: '680px', maxWidth: '96vw', ariaLabel: 'Ways of this workshop' });
+  }
 
   protected async openKeptSafe(): Promise<void> {
     const { KeptSafeDialog } = await import('../kept-safe/kept-safe');

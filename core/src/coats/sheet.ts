@@ -1,0 +1,43 @@
+import { itemOf } from '../stock';
+import { lengthText } from '../units';
+import { bodyOf, inThisRoom, type CoatKind } from './coat-kind';
+import { spotText } from './decal';
+import { anyFilm, used } from './used';
+
+/** Minutes a water-slide sheet dries before it is sealed. */
+const DRY = 240;
+
+export const sheet: CoatKind<'sheet'> = {
+  kind: 'sheet',
+  name: 'Printed sheet',
+  group: 'laid on',
+  explains: 'A printed water-slide sheet: sealed twice, soaked, slid on, smoothed, dried, and sealed again before resin.',
+  start: ({ shelf, height }) => ({
+    kind: 'sheet',
+    note: '',
+    film: shelf.find((item) => item.kind === 'film' && item.type === 'printed')?.id ?? anyFilm(shelf),
+    name: 'Sheet',
+    width: 90,
+    height: 60,
+    centre: Math.round(height / 2),
+    angle: 180,
+  }),
+  lay(coat, grounds, context) {
+    const film = itemOf(context.shelf, coat.film, 'film');
+    const { units } = context.settings;
+    return {
+      grounds,
+      body: bodyOf({
+        title: `Printed sheet: ${coat.name}`,
+        where: spotText(coat, units),
+        does: `Seal the print twice and let it dry. Soak the sheet (${lengthText(coat.width, units)} × ${lengthText(coat.height, units)}) for half a minute, slide it on, push the water out from the middle.`,
+        needs: [film?.name ?? 'the printed sheet', 'clear spray', 'bowl of water', 'soft squeegee'],
+        waitsFor: 'Smooth, cured resin, clean of finger oil.',
+        area: null,
+        uses: film ? used(film, (coat.width * coat.height) / (film.width * film.length)) : [],
+        handsOn: 20,
+        wait: { minutes: inThisRoom(DRY, context), until: 'dry: no water left under it' },
+      }),
+    };
+  },
+};

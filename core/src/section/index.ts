@@ -1,0 +1,2 @@
+export * from './section';
+export * from './weight';

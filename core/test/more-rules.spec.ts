@@ -1,0 +1,101 @@
+import { planOf, withFix, type CoatId, type Design, type Finding, type Workshop } from '../src';
+import { coat, designWith, workshop } from './workshop';
+
+const found = (design: Design, over: Workshop = workshop): readonly Finding[] => planOf(design, over).findings;
+const named = (rule: string, design: Design, over: Workshop = workshop) => found(design, over).filter((one) => one.rule === rule);
+const rest12 = { kind: 'rest', hours: 12 };
+const mask = { kind: 'mask', on: ['low'] };
+const unmask = { kind: 'unmask', on: ['low'] };
+const tacky = { kind: 'glue', on: 'all', glue: 'tacky-coat', resin: null };
+const buff = { kind: 'buff', on: 'all', ink: 'fog-lamp' };
+const strip = { kind: 'strip', film: 'hearth-foil', width: 3, centre: 90, length: 300 };
+const sheet = { kind: 'sheet', film: 'window-clear', name: 'Map', width: 90, height: 60, centre: 90 };
+const sprinkle = { kind: 'sprinkle', on: 'all', glitter: 'penny-rain', flakes: 4 };
+const dab = { kind: 'dab', on: 'all', ink: 'fog-lamp', share: 40 };
+const thin = { ...coat.resin, thickness: 0.1 };
+
+/** Each rule with coats that break it, and the smallest change that doesn't. */
+const cases: readonly (readonly [string, readonly object[], readonly object[]])[] = [
+  ['mask on, mask off', [mask, coat.base], [mask, coat.base, unmask]],
+  ['mask on, mask off', [coat.base, unmask], [coat.base, mask, unmask]],
+  ['mask under resin', [mask, coat.resin, unmask], [mask, unmask, coat.resin]],
+  ['tape on fresh paint', [coat.base, mask, unmask], [coat.base, rest12, mask, unmask]],
+  ['glue on soft glue', [coat.brush, coat.brush, coat.glitter], [coat.brush, coat.glitter, coat.brush, coat.glitter]],
+  ['glue for nothing', [coat.wipe, coat.resin], [coat.wipe, coat.glitter, coat.resin]],
+  ['into a soft coat', [coat.base, sprinkle], [coat.resin, sprinkle]],
+  ['into a soft coat', [coat.base, buff], [tacky, buff]],
+  ['into a soft coat', [coat.base, dab], [thin, dab]],
+  ['into a soft coat', [coat.resin, dab], [thin, dab]],
+  ['seal pearl and foil', [tacky, buff, coat.resin], [tacky, buff, coat.seal, coat.resin]],
+  ['seal pearl and foil', [tacky, buff], [tacky, buff, coat.seal]],
+  ['seal printed and metallic film', [strip, coat.resin], [strip, coat.seal, coat.resin]],
+  ['seal printed and metallic film', [sheet, coat.resin], [sheet, coat.seal, coat.resin]],
+  ['piece off the cup', [{ ...sheet, width: 400 }], [sheet]],
+  ['piece off the cup', [{ ...sheet, centre: 10 }], [sheet]],
+  ['strip that fits', [{ ...strip, length: 200 }], [strip]],
+  ['strip that fits', [{ ...strip, centre: 0 }], [strip]],
+  ['strip that fits', [{ ...strip, width: 60 }], [strip]],
+  [
+    'outline that covers its gap',
+    [{ kind: 'outline', on: ['low'], film: 'hearth-foil', gap: 1, width: 1.2 }],
+    [{ kind: 'outline', on: ['low'], film: 'hearth-foil', gap: 1, width: 1.5 }],
+  ],
+  ['recoat window', [coat.resin, { ...coat.rest, hours: 24 }, coat.resin], [coat.resin, coat.resin]],
+  ['recoat window', [coat.resin, { ...coat.rest, hours: 24 }, coat.resin], [coat.resin, coat.rest, coat.sand, coat.resin]],
+  ['sand cured resin only', [coat.base, coat.sand], [coat.base, coat.resin, coat.sand]],
+  ['rim down to a bare line', [coat.resin, coat.resin], [coat.resin, { kind: 'rim' }, coat.resin]],
+  ['coat on nothing', [mask, { ...coat.base, on: ['low'] }, unmask], [mask, { ...coat.base, on: ['high'] }, unmask]],
+  ['pearl on a light ground', [{ ...coat.base, paint: 'limewash' }, dab], [{ ...coat.base, paint: 'soft-black' }, dab]],
+];
+
+describe('each rule speaks up for what breaks it, and not once it is put right', () => {
+  test.each(cases)('%s (%#)', (rule, broken, right) => {
+    expect(named(rule, designWith(broken)).length).toBeGreaterThan(0);
+    expect(named(rule, designWith(right))).toEqual([]);
+  });
+  test.each(cases)('%s: what its one press offers settles it (%#)', (rule, broken) => {
+    const design = designWith(broken);
+    const [{ fix }] = named(rule, design);
+    if (!fix) return;
+    const before = named(rule, design).length;
+    const after = named(rule, withFix(design, fix, workshop, 'added' as CoatId)).length;
+    // A fresh coat of glue or of rest is laid by the same rules: what was found is found no more.
+    expect(after).toBeLessThan(before);
+  });
+});
+
+describe('amounts that look thin', () => {
+  const little = (coats: readonly object[]) => designWith(coats);
+  const limed = { ...coat.base, paint: 'limewash' };
+  test('over a base of another colour it is offered to cover, and once poured it isn’t thin', () => {
+    const design = little([limed, coat.wipe, coat.glitter]);
+    const [finding] = named('thin cover', design);
+    expect(finding).toMatchObject({ level: 'look', area: 'low' });
+    if (!finding.fix) throw new Error('nothing is offered');
+    const poured = withFix(design, finding.fix, workshop, 'x' as CoatId);
+    expect(named('thin cover', poured).filter(({ area }) => area === 'low')).toEqual([]);
+  });
+  test('where glue can’t hold enough it says so and offers none', () => {
+    const brushed = { ...coat.brush, glue: 'clear-spray' };
+    const [finding] = named('thin cover', little([limed, brushed, coat.glitter]));
+    expect(finding).toMatchObject({ fix: null, area: null });
+    expect(finding.why).toMatch(/once more/);
+  });
+  test('over a base like the glitter gaps don’t show and nothing is said', () => {
+    const blends = [{ area: 'low', parts: [{ item: 'bee-line', ml: 6 }] }];
+    const over = (paint: string) =>
+      named('thin cover', designWith([{ ...coat.base, paint }, coat.wipe, coat.glitter], { blends })).length;
+    expect(over('soft-black')).toBe(1);
+    expect(over('honey')).toBe(0);
+  });
+});
+
+test('a large warm mix of a quick resin goes off before it is spread', () => {
+  const shelf = workshop.shelf.map((item) => (item.kind === 'resin' ? { ...item, potLife: 6 } : item));
+  const hot = { ...workshop, shelf, settings: { ...workshop.settings, celsius: 33 } };
+  const thick = designWith([{ ...coat.resin, thickness: 0.6 }]);
+  expect(named('mix that goes off too soon', thick, hot)).toHaveLength(1);
+  expect(named('mix that goes off too soon', thick)).toEqual([]);
+  const half = designWith([{ ...coat.resin, thickness: 0.3, on: ['low'] }]);
+  expect(named('mix that goes off too soon', half, hot)).toEqual([]);
+});

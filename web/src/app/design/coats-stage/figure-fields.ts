@@ -1,0 +1,30 @@
+import type { Coat, Measure } from '@aurantia/core';
+import type { Term } from '@aurantia/core/glossary';
+
+type AnyField = Coat extends infer One ? (One extends Coat ? keyof One : never) : never;
+
+/** How a figure of a coat is asked for. */
+export interface FigureField {
+  readonly field: AnyField;
+  readonly label: string;
+  readonly unitName?: string;
+  readonly measure?: Measure;
+  readonly word?: Term;
+}
+
+/** Every figure that coats have, in the order they are asked for; a coat shows those that are its own. */
+export const figureFields: readonly FigureField[] = [
+  { field: 'passes', label: 'How many coats' },
+  { field: 'thickness', label: 'Film', unitName: 'mm', word: 'film' },
+  { field: 'load', label: 'Load, of the resin', unitName: '%', word: 'load' },
+  { field: 'flakes', label: 'Flakes a cm²' },
+  { field: 'share', label: 'Covers', unitName: '%' },
+  { field: 'gap', label: 'Gap to cover', measure: 'length' },
+  { field: 'width', label: 'Width', measure: 'length' },
+  { field: 'height', label: 'Height', measure: 'length' },
+  { field: 'length', label: 'Cut to', measure: 'length' },
+  { field: 'centre', label: 'Centre above the foot', measure: 'length' },
+  { field: 'angle', label: 'Centre from the seam', unitName: '°' },
+  { field: 'raised', label: 'Stands up', unitName: 'mm' },
+  { field: 'hours', label: 'Rest', unitName: 'h' },
+];
