@@ -82,7 +82,7 @@ export const base: CoatKind<'base'> = {
 
 const wayText: Readonly<Record<(typeof baseWays)[number], (passes: string) => string>> = {
   sprayed: (passes) => `${passes} of paint, each touch-dry before the next.`,
-  brushed: (passes) => `${passes}, brushed round the cup; warm air dries each in minutes, from a hand’s length.`,
+  brushed: (passes) => `${passes}, brushed round the cup, each dried with warm air in minutes.`,
   misted: (passes) =>
     `${passes === 'One even coat' ? 'One mist' : passes.replace('thin coats', 'mists')} of specks from a long arm, the nozzle half pressed.`,
 };

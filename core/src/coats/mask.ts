@@ -14,7 +14,7 @@ export const mask: CoatKind<'mask'> = {
       body: bodyOf({
         title: 'Mask on',
         where: whereText(coat.on, context),
-        does: 'Take some stick off strong tape on cloth first. Lay it without stretching, cut on a wrap of paper, burnish its edges down.',
+        does: 'Take some stick off strong tape on cloth first. Lay it unstretched, burnish its edges down.',
         needs: ['masking tape, film or a stencil', 'fresh blade', 'burnisher'],
         waitsFor: 'What lies under it dry through; under strong tape, overnight.',
         area: areaOf(everyPlaceOf(coat.on, context), context),

@@ -17,7 +17,7 @@ export const unmask: CoatKind<'unmask'> = {
       body: bodyOf({
         title: 'Mask off',
         where: whereText(coat.on, context),
-        does: `Pull slowly, flat back over itself, away from the fresh edge${wet ? ', within 20 min of the glue or paint' : ', warmed a little if it holds'}. Touch up with a paint pen or a fine brush.`,
+        does: `Pull slowly, flat back over itself, away from the fresh edge${wet ? ', within 20 min' : ', warmed a little if it holds'}. Touch up with a paint pen.`,
         needs: ['tweezers', 'paint pen or fine brush'],
         waitsFor: wet ? 'Nothing: while the edge is still wet.' : 'A dry edge; scored along the tape where the film is thick.',
         area: areaOf(places, context),

@@ -49,7 +49,10 @@ async function layOut(
         columnGap: 14,
       },
       ...(card.coats.length > 0
-        ? [{ text: 'Coats, in order', font: 'Bricolage', fontSize: 11, margin: [0, 6, 0, 2] } satisfies Content, coatsTable(card)]
+        ? [
+            { text: 'Coats, in order', font: 'Bricolage', fontSize: 11, margin: [0, 6, 0, 2] } satisfies Content,
+            coatsTable(card, fontSize),
+          ]
         : []),
       ...lookAt(card),
       { text: card.health.join(' '), fontSize: fontSize * 0.85, color: SOFT, margin: [0, 6, 0, 0] },
@@ -105,15 +108,17 @@ function areasTable(card: Card): Content {
 const glittersText = (area: Card['areas'][number]): string =>
   area.glitters.map((glitter) => `${glitter.amount} ${glitter.name}`).join(' + ');
 
-function coatsTable(card: Card): Content {
+function coatsTable(card: Card, fontSize: number): Content {
+  // Where letters have to be small the lines draw closer too.
+  const air = fontSize < 7 ? 1 : 1.8;
   return {
     layout: {
       hLineColor: () => LINE,
       hLineWidth: (row: number) => (row === 0 ? 0 : 0.6),
       vLineWidth: () => 0,
       paddingLeft: () => 0,
-      paddingTop: () => 1.8,
-      paddingBottom: () => 1.8,
+      paddingTop: () => air,
+      paddingBottom: () => air,
     },
     table: {
       widths: [14, '*', 222, 9],
