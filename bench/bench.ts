@@ -9,7 +9,7 @@ import { ringRows } from './ring-bench';
 import { surfaceRows } from './surface-bench';
 
 printTable([
-  ...coreRows(),
+  ...(await coreRows()),
   ...(await fieldRows()),
   ...fadeRows(),
   ...ringRows(),

@@ -1,5 +1,14 @@
 import fc from 'fast-check';
-import { planOf, suggestedDesign, suggestedOtherwise, withFix, type CoatId, type Design, type Workshop } from '../src';
+import {
+  designSchema,
+  planOf,
+  suggestedDesign,
+  suggestedOtherwise,
+  withFix,
+  type CoatId,
+  type Design,
+  type Workshop,
+} from '../src';
 import { anyDesign, anyWorkshop } from './any-design';
 import { coat, demoFile, designWith, workshop } from './workshop';
 
@@ -43,6 +52,15 @@ test('a suggested plan has nothing to stop or look at that coats could settle, f
   );
   expect([...seen].filter((rule) => !beyond.includes(rule)).sort()).toEqual([]);
 }, 120000);
+
+test('on a shelf without paint, glue or resin it is an order of work that can be kept', () => {
+  for (const without of [['paint'], ['glue'], ['resin'], ['paint', 'glue', 'resin', 'glitter', 'ink', 'film']]) {
+    const over = { ...workshop, shelf: workshop.shelf.filter(({ kind }) => !without.includes(kind)) };
+    const design = suggestedDesign(designWith([]), over, newId);
+    expect(designSchema.safeParse(design).success).toBe(true);
+    expect(kinds(design)).toContain('rest');
+  }
+});
 
 describe('the schools are followed', () => {
   test('what lies under the glitter', () => {

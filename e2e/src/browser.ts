@@ -133,7 +133,25 @@ export const valueOf = (browser: Browser, name: string): Promise<string> =>
   withNamed(browser, 'input, textarea', name, async (field) => (await field.getAttribute('value')) ?? '');
 
 /** Opens a drop-down by its label. */
-export const openList = (browser: Browser, label: string): Promise<void> => press(browser, label, 'mat-select');
+/** Opens a drop-down; where the page moved under the pointer and the press went beside it, with another one. */
+export async function openList(browser: Browser, label: string): Promise<void> {
+  const opens = () =>
+    withNamed(browser, 'mat-select', label, async (list) => (await list.getAttribute('aria-expanded')) === 'true');
+  const openSoon = async (): Promise<boolean> => {
+    const until = Date.now() + 3000;
+    while (Date.now() < until) if (await opens()) return true;
+    return false;
+  };
+  await browser.wait(
+    async () => {
+      if (await opens()) return true;
+      await press(browser, label, 'mat-select');
+      return openSoon();
+    },
+    PATIENCE,
+    `the list “${label}” never opens`,
+  );
+}
 
 /** Takes an option of a drop-down by its words. */
 export async function choose(browser: Browser, label: string, option: string): Promise<void> {

@@ -23,6 +23,8 @@ const views: readonly [string, string, string][] = [
   ['areas with motifs', '/designs/apiary-noon/areas', 'Left over on the wall'],
   ['colour', '/designs/copper-eaves/colour', 'By the eye'],
   ['coats', '/designs/copper-eaves/coats', 'Scuff and degrease'],
+  ['coats by the clock', '/designs/copper-eaves/coats?shown=clock', 'hands on'],
+  ['coats cut through', '/designs/copper-eaves/coats?shown=cut', 'of coats here'],
   ['amounts', '/designs/copper-eaves/amounts', 'Part A'],
   ['check', '/designs/copper-eaves/check', 'What do you see?'],
   ['card', '/designs/copper-eaves/card', 'Rest until cured through'],

@@ -1,15 +1,5 @@
 import type { AreaId } from '../areas';
-import {
-  itemsOfCoat,
-  withParts,
-  type Blend,
-  type Coat,
-  type CoatId,
-  type CoatKindName,
-  type Design,
-  type Workshop,
-} from '../design';
-import type { ShelfKind } from '../stock';
+import { withParts, type Blend, type Coat, type CoatId, type CoatKindName, type Design, type Workshop } from '../design';
 import { heightOf } from '../vessel';
 import type { CoatGroup } from './coat-kind';
 import { coatKinds } from './coat-kinds';
@@ -17,12 +7,6 @@ import { coatKinds } from './coat-kinds';
 /** What a new coat of a kind begins with, from what is on the shelf. */
 export const startingCoat = (kind: CoatKindName, design: Design, { shelf }: Pick<Workshop, 'shelf'>, id: CoatId): Coat =>
   ({ ...coatKinds[kind].start({ shelf, height: heightOf(design.cup), stations: design.cup.stations }), id }) as Coat;
-
-/** What a new coat of a kind is made with and nobody has on the shelf: without it there is no such coat. */
-export const lackingFor = (kind: CoatKindName, design: Design, workshop: Pick<Workshop, 'shelf'>): readonly ShelfKind[] => {
-  const begun = startingCoat(kind, design, workshop, kind as CoatId);
-  return itemsOfCoat(begun).flatMap(({ id, kind: item }) => (id === '' ? [item] : []));
-};
 
 /** What comes after what, in the order of work. */
 const later: Readonly<Record<CoatGroup, readonly CoatGroup[]>> = {

@@ -8,5 +8,6 @@ export { rememberedLight, type Light } from './light';
 export { heldDepth } from './glitter';
 export { amountUsed } from './used';
 export * from './change-coats';
+export * from './lacking';
 export * from './nearest-paint';
 export { usualCoats } from './usual-coats';

@@ -1,5 +1,6 @@
 import { coarsestCut, facePerMl, flakesPerMl } from '../glitter';
 import { flakesLook } from '../look';
+import { laidThickness } from '../resin';
 import { itemOf } from '../stock';
 import { areaOf, bodyOf, openPlacesOf, whereText, type CoatKind } from './coat-kind';
 import { bedOf, settingWait } from './glitter';
@@ -31,6 +32,7 @@ export const sprinkle: CoatKind<'sprinkle'> = {
             look: [...ground.look, flakesLook(parts, [jar.finish], depth)],
             stuckBy: ground.glue?.way ?? ground.stuckBy,
             bed: { ...bedOf(ground, depth, { thickness: jar.flake.thickness, coarsest: coarsestCut(jar.flake) }), pressed: true },
+            thickness: ground.thickness + laidThickness(depth, jar.flake.thickness),
             hasGlitter: true,
             cover: 0,
             sealed: false,

@@ -1,4 +1,4 @@
-import { usualCoats, withFix } from '../coats';
+import { lackingFor, usualCoats, withFix, type Fix } from '../coats';
 import type { Coat, CoatId, Design, Workshop } from '../design';
 import type { Finding } from '../check';
 import { createPlanner } from './plan-of';
@@ -32,7 +32,9 @@ export function suggestedDesign(design: Design, workshop: Workshop, newId: () =>
 /** The design with the first thing settled that a coat can settle; null when there is none. */
 function settled(design: Design, workshop: Workshop, newId: () => string): Design | null {
   const { findings, blends } = trial(design, workshop);
-  const fix = findings.find((one) => one.level !== 'tip' && ofCoats(one))?.fix;
+  // A fix whose material nobody has is for the maker, once it is bought.
+  const can = (fix: Fix | null) => fix?.does !== 'insert coat' || lackingFor(fix.kind, design, workshop).length === 0;
+  const fix = findings.find((one) => one.level !== 'tip' && ofCoats(one) && can(one.fix))?.fix;
   if (fix) return withFix(design, fix, workshop, newId() as CoatId);
   if (!findings.some(({ rule, fix: pour }) => rule === 'thin cover' && pour === null)) return null;
   const thin = blends.filter(({ bare, passes, hold }) => bare > 0.15 && hold !== null && passes > 0 && passes < PASSES);

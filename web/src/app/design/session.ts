@@ -1,5 +1,5 @@
 import { DestroyRef, inject, Injectable, signal, untracked } from '@angular/core';
-import { designSchema, faultsOf, withFix, type CoatId, type Design, type Fix } from '@aurantia/core';
+import { designSchema, faultsOf, lackingText, withFix, type CoatId, type Design, type Fix } from '@aurantia/core';
 import { v7 } from 'uuid';
 import { Api, ApiError } from '../services/api';
 import { KeptDesigns, keptDesignSchema, type KeptDesign } from '../services/kept-designs';
@@ -79,7 +79,10 @@ export class DesignSession {
   }
 
   fix(fix: Fix): void {
-    const refused = this.change((design) => withFix(design, fix, this.memory.workshop(), v7() as CoatId));
+    const workshop = this.memory.workshop();
+    const document = this.document();
+    const lacking = fix.does === 'insert coat' && document ? lackingText(fix.kind, document, workshop) : null;
+    const refused = lacking ?? this.change((design) => withFix(design, fix, workshop, v7() as CoatId));
     if (refused) this.notices.say(refused);
   }
 

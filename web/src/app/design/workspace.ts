@@ -173,6 +173,11 @@ export class Workspace {
       })),
       ...(session.canUndo() ? [{ group, name: 'Undo', keys: 'Ctrl Z', run: () => session.undo() }] : []),
       ...(session.canRedo() ? [{ group, name: 'Redo', keys: 'Ctrl Shift Z', run: () => session.redo() }] : []),
+      ...(['clock', 'cut'] as const).map((shown) => ({
+        group,
+        name: { clock: 'Coats by the clock', cut: 'Coats cut through' }[shown],
+        run: () => void router.navigate(['/designs', this.id(), 'coats'], { queryParams: { shown } }),
+      })),
       { group, name: 'History: what it was before', run: () => void this.openHistory() },
       { group, name: 'A first cup in six steps, on this design', run: () => this.lesson.begin(this.id()) },
       { group, name: 'The card as a PDF', run: () => window.open(`/api/designs/${encodeURIComponent(this.id())}/card.pdf`) },

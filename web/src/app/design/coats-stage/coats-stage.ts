@@ -8,6 +8,8 @@ import {
   ElementRef,
   inject,
   Injector,
+  input,
+  linkedSignal,
   signal,
 } from '@angular/core';
 import {
@@ -21,7 +23,7 @@ import {
   type Coat,
   type CoatId,
   type CoatKindName,
-  lackingFor,
+  lackingText,
   lackingKinds,
   placeForCoat,
   suggestedDesign,
@@ -46,6 +48,8 @@ import { BUTTONS } from '../../parts/buttons';
 import { TABS } from '../../parts/tabs/tabs';
 import { Unfetched } from '../../parts/unfetched/unfetched';
 import type { DesignWays } from '../../places/schools-dialog/schools-dialog';
+
+type View = 'order' | 'clock' | 'cut';
 
 /** The coats in order: dragged, moved by keys, opened to be set; each says what it needs and waits for. */
 @Component({
@@ -83,11 +87,13 @@ export class CoatsStage {
   private readonly injector = inject(Injector);
 
   protected readonly views = [
-    { tab: 'order' as const, name: 'In order' },
-    { tab: 'clock' as const, name: 'By the clock' },
-    { tab: 'cut' as const, name: 'Cut through' },
-  ];
-  protected readonly view = signal<'order' | 'clock' | 'cut'>('order');
+    { tab: 'order', name: 'In order' },
+    { tab: 'clock', name: 'By the clock' },
+    { tab: 'cut', name: 'Cut through' },
+  ] as const satisfies readonly { tab: View; name: string }[];
+  /** from the address: how they are shown */
+  readonly shown = input<string>();
+  protected readonly view = linkedSignal<View>(() => this.views.find(({ tab }) => tab === this.shown())?.tab ?? 'order');
   protected readonly suggesting = signal(false);
   protected readonly open = signal<string | null>(null);
   protected readonly refused = signal<string | null>(null);
@@ -109,11 +115,9 @@ export class CoatsStage {
   protected add(kind: CoatKindName): void {
     const id = v7() as CoatId;
     const { session, memory } = this;
-    const lacking = lackingFor(kind, this.design(), memory.workshop());
-    if (lacking.length > 0) {
-      this.refused.set(
-        `${coatKinds[kind].name} wants a ${lacking.join(' and a ')} from your shelf, and there is none. Put one there first.`,
-      );
+    const lacking = lackingText(kind, this.design(), memory.workshop());
+    if (lacking) {
+      this.refused.set(lacking);
       return;
     }
     this.view.set('order');

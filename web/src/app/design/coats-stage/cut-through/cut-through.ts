@@ -39,7 +39,7 @@ export class CutThrough {
     this.section()
       .layers.map((layer) => ({
         ...layer,
-        thick: layer.mm > 0 ? thicknessText(layer.mm) : 'colour only',
+        thick: layer.mm >= 0.005 ? thicknessText(layer.mm) : layer.mm > 0 ? 'under 0.01 mm' : 'colour only',
         height: this.scale() === 'true' ? layer.mm * TRUE : READABLE.least + layer.mm * READABLE.more,
       }))
       .toReversed(),

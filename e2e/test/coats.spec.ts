@@ -1,0 +1,123 @@
+import { Key } from 'selenium-webdriver';
+import { kept, menuItem, press, reads, type, withNamed, type Browser } from '../src/browser';
+import { violations } from '../src/fit-and-axe';
+import type { Program } from '../src/program';
+import { programForAll } from '../src/running';
+
+let program: Program;
+let browser: Browser;
+programForAll(
+  (ofAll, view) => {
+    program = ofAll;
+    browser = view;
+  },
+  { graphics: false },
+);
+
+const coatsOf = async (design: string, says: string) => {
+  await browser.get(`${program.address}/designs/${design}/coats`);
+  await reads(browser, says);
+};
+const shown = (css: string) => browser.executeScript<string>('return document.querySelector(arguments[0]).innerText', css);
+const add = async (kind: string) => {
+  await press(browser, 'Add a coat');
+  await menuItem(browser, kind);
+};
+
+test('a strip that is cut too short is stopped, put right by one press, and stands on the card', async () => {
+  await coatsOf('thistle-weave', 'Scuff and degrease');
+  await add('Strip of film');
+  await reads(browser, /Strip: \w/, 'li.open');
+  await type(browser, 'Cut to', '120');
+  await reads(browser, /The strip is [\d.]+ mm short\./, 'li.open');
+  await press(browser, /^Cut \d+ mm/);
+  await reads(browser, 'all clear', '.rail');
+  await kept(browser);
+  await browser.get(`${program.address}/designs/thistle-weave/card`);
+  await reads(browser, /Strip: .*once round/, '.sheet');
+});
+
+test('what is laid under a mask stays off it until the mask is pulled', async () => {
+  await coatsOf('apiary-noon', 'Scuff and degrease');
+  await add('Mask on');
+  await reads(browser, 'The mask on', 'li.open');
+  await press(browser, 'Pull it before the resin');
+  await reads(browser, 'Mask off', 'au-coats-stage');
+  await press(browser, 'Undo');
+  await press(browser, 'Undo');
+  await reads(browser, 'all clear', '.rail');
+});
+
+test('what the shelf has not is said before anything is added', async () => {
+  const shelf = (await (await fetch(`${program.address}/api/shelf`)).json()) as {
+    document: { id: string; kind: string };
+  }[];
+  const films = shelf.filter(({ document }) => document.kind === 'film').map(({ document }) => document.id);
+  for (const id of films) await fetch(`${program.address}/api/shelf/${id}`, { method: 'DELETE' });
+  await coatsOf('copper-eaves', 'Scuff and degrease');
+  await add('Foil');
+  await reads(browser, 'Foil wants a film from your shelf, and there is none. Put one there first.');
+  await reads(browser, '14 coats', '.rail');
+  for (const id of films) await fetch(`${program.address}/api/shelf/${id}/restore`, { method: 'POST' });
+});
+
+test('a suggestion tells what it would do otherwise, and each of it is taken alone', async () => {
+  await coatsOf('copper-eaves', 'Scuff and degrease');
+  await press(browser, /First resin over the glitter/, 'mat-expansion-panel-header');
+  await press(browser, 'Remove this coat');
+  await press(browser, 'Suggest');
+  await reads(browser, 'Yours stays as it is until you take one.', 'au-suggestions');
+  const before = await shown('au-suggestions');
+  expect(before).toMatch(/Add “Clear resin”/);
+  await press(browser, /^Add it: Add “Clear resin”/);
+  await reads(browser, 'These coats do all that I’d suggest', 'au-suggestions');
+  await press(browser, 'Close');
+});
+
+test('by the clock: a window that closes at night is told, and a better begin offered', async () => {
+  await coatsOf('orchard-frost', 'Scuff and degrease');
+  await press(browser, 'Ways');
+  await reads(browser, 'Makers disagree here');
+  await reads(browser, 'Gaps between flakes don’t show.');
+  expect(await violations(browser)).toEqual([]);
+  await press(browser, 'recoat while tacky', '[role=option]');
+  await reads(browser, 'Bonds by itself, no sanding, a day sooner.');
+  await press(browser, 'Done');
+  for (const title of ['Sand and wash', 'Rim and inside', 'Strip', 'Clear seal', 'Clear seal']) {
+    await press(browser, new RegExp(`^\\d+\\s+${title}`), 'mat-expansion-panel-header');
+    await press(browser, 'Remove this coat');
+  }
+  await press(browser, 'By the clock');
+  await type(browser, 'at', '25:99');
+  await reads(browser, 'Write a time of day as 08:30.');
+  await type(browser, 'at', '17:00');
+  await reads(browser, 'closes before anybody is up');
+  await press(browser, /^Begin \w+ \d\d:\d\d$/);
+  await reads(browser, 'No window closes while everybody sleeps.');
+});
+
+test('cut through: every coat of a place with its thickness, and of another place its own', async () => {
+  await browser.get(`${program.address}/designs/peat-fire/coats?shown=cut`);
+  await reads(browser, 'of coats here');
+  await reads(browser, 'Sprinkle: Candle End', 'au-cut-through');
+  await press(browser, 'Smoke', '[role=option]');
+  await reads(browser, 'Tinted resin: Sloe', 'au-cut-through');
+  const smoke = await shown('au-cut-through');
+  expect(smoke).not.toContain('Sprinkle');
+  const parts = [...smoke.matchAll(/([\d.]+) mm(?:, changes|\n)/g)].map(([, mm]) => Number(mm));
+  const all = Number(/([\d.]+) mm of coats here/.exec(smoke)?.[1]);
+  // Each is read to a hundredth, so their sum may be off by half of one a coat.
+  expect(Math.abs(parts.reduce((sum, mm) => sum + mm, 0) - all)).toBeLessThan(0.005 * (parts.length + 1));
+  await press(browser, 'to scale', 'mat-button-toggle button');
+  await reads(browser, '1 mm', '.ruler');
+});
+
+test('figures no coat can have are refused with a sentence, and the last good one stays', async () => {
+  await coatsOf('slate-and-saffron', 'Scuff and degrease');
+  await add('Printed sheet');
+  await type(browser, 'Width', '2000');
+  await reads(browser, 'At most 800 mm.', 'li.open');
+  await withNamed(browser, 'input', 'Width', (field) => field.sendKeys(Key.ESCAPE));
+  await type(browser, 'Width', '500');
+  await reads(browser, /is 500 mm wide, more than this cup is round/, 'li.open');
+});
