@@ -22,6 +22,7 @@ const floors = [
     'glossary',
     'guide',
     'timeline',
+    'practice',
     'section',
     'trouble',
     'first-shelf',

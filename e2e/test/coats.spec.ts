@@ -121,3 +121,29 @@ test('figures no coat can have are refused with a sentence, and the last good on
   await type(browser, 'Width', '500');
   await reads(browser, /is 500 mm wide, more than this cup is round/, 'li.open');
 });
+
+test('practice: six mistakes are put right one by one, with a score, and a copy’s coats in order', async () => {
+  await browser.get(`${program.address}/designs`);
+  await reads(browser, '6 designs');
+  await (await browser.findElement({ css: 'body' })).sendKeys('?');
+  await press(browser, 'Stage by stage', '[role=tab]');
+  await press(browser, 'Practise: a plan with six mistakes');
+  await reads(browser, '0 of 6', 'au-practice-note');
+  await press(browser, 'Tell me what is left');
+  await reads(browser, 'Still wrong: scuff first', 'au-practice-note');
+  expect(await violations(browser)).toEqual([]);
+  await press(browser, 'Scuff and degrease first');
+  await reads(browser, '1 of 6', 'au-practice-note');
+  await press(browser, 'Take this glue out');
+  await reads(browser, '2 of 6', 'au-practice-note');
+  await press(browser, 'End the practice');
+  await browser.wait(async () => (await browser.findElements({ css: 'au-practice-note' })).length === 0, 45000, 'it never ends');
+
+  await coatsOf('copper-eaves', 'Scuff and degrease');
+  await (await browser.findElement({ css: 'body' })).sendKeys('.');
+  await withNamed(browser, 'au-command-dialog input', 'Go to or do', (field) => field.sendKeys('put these coats'));
+  await reads(browser, 'put these coats in order', '.commands mat-option.mat-mdc-option-active');
+  await withNamed(browser, 'au-command-dialog input', 'Go to or do', (field) => field.sendKeys(Key.ENTER));
+  await reads(browser, /\d+ of \d+ coats stand in order/, 'au-practice-note');
+  await browser.wait(async () => (await browser.getTitle()).includes('to put in order'), 45000, 'the copy never opens');
+});

@@ -6,6 +6,7 @@ import { blendSchema } from './blend';
 import { coatSchema } from './coat';
 import { exceptionSchema } from './exception';
 import { fadeSchema } from './fade';
+import { practiceSchema } from './practice';
 import { ownSchoolsSchema } from './schools';
 import { DESIGN_VERSION, upgradeDesign } from './upgrade';
 
@@ -34,6 +35,7 @@ export const designDocumentSchema = z
     coats: z.array(coatSchema).max(60, 'Sixty coats are the most a cup takes.'),
     /** where it goes another way than the workshop usually does */
     schools: ownSchoolsSchema.optional(),
+    practice: practiceSchema.optional(),
     /** what the check says and the maker means so */
     exceptions: z.array(exceptionSchema).max(60, 'Sixty things left so are the most. Look at one of them again.').optional(),
   })

@@ -74,6 +74,7 @@ export class App {
       { group: 'Go to', name: 'Recently removed', run: go('/designs', { where: 'removed' }) },
       { group: 'Go to', name: 'Archived designs', run: go('/designs', { where: 'archive' }) },
       { group: 'Begin', name: 'A new design', run: () => void this.beginDesign() },
+      { group: 'Begin', name: 'Practise: a plan with six mistakes', run: () => void this.practise() },
       { group: 'Begin', name: 'Measure a cup', run: go('/cups', { tape: 'out' }) },
       { group: 'Begin', name: 'Put a glitter on the shelf', run: go('/shelf', { kind: 'glitter' }) },
       { group: 'Begin', name: 'Put an ink on the shelf', run: go('/shelf', { kind: 'ink' }) },
@@ -98,6 +99,11 @@ export class App {
         next: ({ document }) => void this.router.navigate(['/designs', document.id, 'cup']),
         error: (error: unknown) => this.notices.failed(error),
       });
+  }
+
+  private async practise(): Promise<void> {
+    const { PracticeDesigns } = await import('./services/practice');
+    this.injector.get(PracticeDesigns).mistakes();
   }
 
   private async openKeptSafe(): Promise<void> {

@@ -30,12 +30,13 @@ import { offerCommands, type Command } from '../services/commands';
 import { Unfetched } from '../parts/unfetched/unfetched';
 import { FirstCupLesson } from '../services/lesson';
 import { FirstCup } from './first-cup/first-cup';
+import { PracticeNote } from './practice-note/practice-note';
 import { BUTTONS } from '../parts/buttons';
 
 /** One design, open: the rail of stages, the cup at the left, the stage's work at the right. */
 @Component({
   selector: 'au-workspace',
-  imports: [BUTTONS, CupView, FirstCup, Unfetched, MatInput, RouterLink, RouterOutlet],
+  imports: [BUTTONS, CupView, FirstCup, PracticeNote, Unfetched, MatInput, RouterLink, RouterOutlet],
   providers: [DocumentHistory, PlannedDocument, Autosave, DesignSession, OpenDesign, AreaMoves],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './workspace.html',
@@ -178,6 +179,7 @@ export class Workspace {
         name: { clock: 'Coats by the clock', cut: 'Coats cut through' }[shown],
         run: () => void router.navigate(['/designs', this.id(), 'coats'], { queryParams: { shown } }),
       })),
+      { group, name: 'Practise: put these coats in order, on a copy', run: () => void this.practise() },
       { group, name: 'History: what it was before', run: () => void this.openHistory() },
       { group, name: 'A first cup in six steps, on this design', run: () => this.lesson.begin(this.id()) },
       { group, name: 'The card as a PDF', run: () => window.open(`/api/designs/${encodeURIComponent(this.id())}/card.pdf`) },
@@ -189,6 +191,12 @@ export class Workspace {
     const read = designNameSchema.safeParse(name);
     this.nameWrong.set(read.success ? null : (faultsOf(read.error)[0]?.sentence ?? null));
     if (read.success) this.session.change((design) => (design.name === name ? design : { ...design, name }));
+  }
+
+  private async practise(): Promise<void> {
+    const { PracticeDesigns } = await import('../services/practice');
+    const design = this.session.document();
+    if (design) this.injector.get(PracticeDesigns).order(design);
   }
 
   /** The dialog comes when it is first asked for. */

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject, Injector, signal } from '@angular/core';
 import { MatDialogModule, MatDialogRef } from '@angular/material/dialog';
 import { Router } from '@angular/router';
 import { healthNotes } from '@aurantia/core';
@@ -27,6 +27,7 @@ export class HelpDialog {
   protected readonly stage = this.at?.[2] ?? null;
   protected readonly health = healthNotes;
   protected readonly places = keysByPlace;
+  private readonly injector = inject(Injector);
   protected readonly pages = stageNames.map((stage) => ({ stage, ...stagePages[stage] }));
   protected readonly words = Object.entries(glossary).map(([word, means]) => ({
     word: word.charAt(0).toUpperCase() + word.slice(1),
@@ -43,6 +44,13 @@ export class HelpDialog {
   /** The lesson, on the design that is open. */
   protected learn(): void {
     if (this.design) this.lesson.begin(decodeURIComponent(this.design));
+    this.ref.close();
+  }
+
+  /** A plan to put right, with a score. */
+  protected async practise(): Promise<void> {
+    const { PracticeDesigns } = await import('../../services/practice');
+    this.injector.get(PracticeDesigns).mistakes();
     this.ref.close();
   }
 }

@@ -1,0 +1,3 @@
+export * from './six-mistakes';
+export { toPutInOrder } from './in-order';
+export * from './score';
