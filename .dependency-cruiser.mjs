@@ -14,7 +14,7 @@ const floors = [
   ['pots', 'match'],
   ['check', 'ring'],
   ['plan'],
-  ['field', 'palette', 'formats'],
+  ['field', 'palette', 'formats', 'suggest'],
   [
     'figure',
     'history',

@@ -20,6 +20,7 @@ export * from './blends';
 export * from './pots';
 export * from './check';
 export * from './plan';
+export * from './suggest';
 export * from './field';
 export * from './match';
 export * from './formats';

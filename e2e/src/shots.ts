@@ -96,27 +96,13 @@ const shots: readonly { name: string; path: string; says: string | RegExp; then?
     path: '/designs/apiary-noon/colour',
     says: 'This will show',
   },
-  {
-    name: 'ring',
-    path: '/designs/thistle-weave/colour',
-    says: 'By the eye',
-    then: async (browser) => {
-      await press(browser, 'Ring');
-      await reads(browser, 'Give them these widths');
-      await browser.executeScript('document.querySelector("au-ring-order").scrollIntoView()');
-    },
-  },
   { name: 'cups', path: '/cups', says: 'Measuring sheet' },
+  { name: 'clock', path: '/designs/orchard-frost/coats?shown=clock', says: 'hands on' },
   {
-    name: 'measuring',
-    path: '/cups',
-    says: 'Measuring sheet',
-    then: async (browser) => {
-      await press(browser, 'Measure a cup');
-      await press(browser, /^Stemmed glass The edge/);
-      await press(browser, 'Next');
-      await reads(browser, 'Wind a thread round the stem');
-    },
+    name: 'cut-through',
+    path: '/designs/copper-eaves/coats?shown=cut',
+    says: 'of coats here',
+    then: (browser) => press(browser, 'to scale', 'mat-button-toggle button'),
   },
   {
     name: 'findings',

@@ -41,6 +41,6 @@ export function scoreOf({ practice, coats }: Design, { findings }: Pick<Plan, 'f
     says:
       right === of
         ? 'All six are put right: this cup would come out.'
-        : `${right} of ${of} mistakes put right. Read the coats first, and guess; then see what the check says.`,
+        : `${right} of ${of} mistakes put right. Each is told at its coat, with why it would ruin the cup.`,
   };
 }

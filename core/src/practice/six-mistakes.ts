@@ -1,7 +1,8 @@
 import { startingCoat, withCoat } from '../coats';
 import type { Coat, CoatId, Design, Workshop } from '../design';
 import { startingDesign } from '../design';
-import { suggestedDesign, withJar } from '../plan';
+import { withJar } from '../plan';
+import { suggestedDesign } from '../suggest';
 import { heightOf, type Cup } from '../vessel';
 
 /** The rules that speak up, a mistake each. */
@@ -65,6 +66,6 @@ function spoilt(sound: Design, workshop: Workshop, newId: () => string): Design 
     design = withCoat(design, { ...glue, id: newId() as CoatId }, glue.id);
     design = withCoat(design, begun('sand'), design.coats.find(({ kind }) => kind === 'glue')?.id ?? null);
   }
-  const decal = begun('decal');
-  return withCoat(design, decal.kind === 'decal' ? { ...decal, name: 'Town map', width: 700 } : decal, last.id);
+  const tag = begun('tag');
+  return withCoat(design, tag.kind === 'tag' ? { ...tag, name: 'Town plaque', width: 700 } : tag, last.id);
 }

@@ -1,7 +1,7 @@
 import { lackingFor, usualCoats, withFix, type Fix } from '../coats';
 import type { Coat, CoatId, Design, Workshop } from '../design';
 import type { Finding } from '../check';
-import { createPlanner } from './plan-of';
+import { createPlanner } from '../plan';
 
 /** Its own memory: trials never push out what the screens show. */
 const trial = createPlanner();

@@ -3,7 +3,7 @@ import type { Coat, CoatId, CoatKindName, CoatOf, Design, Workshop } from '../de
 import { hides } from '../glitter';
 import { itemOf } from '../stock';
 import { listText } from '../units';
-import { createPlanner } from './plan-of';
+import { createPlanner } from '../plan';
 import { suggestedDesign } from './suggested-coats';
 
 /** Its own memory: trials never push out what the screens show. */

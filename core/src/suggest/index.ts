@@ -1,0 +1,2 @@
+export { suggestedDesign } from './suggested-coats';
+export { suggestedOtherwise, type Otherwise } from './suggested-otherwise';
