@@ -14,6 +14,7 @@ import {
   type CoatKindName,
   type Workshop,
 } from '../src';
+import { changesBetween } from '../src/history';
 import { coat, demoFile, demoNames, designWith, workshop } from './workshop';
 
 const kinds = Object.keys(coatKinds) as CoatKindName[];
@@ -149,6 +150,11 @@ describe('schools', () => {
     expect(text({ bubbles: 'flame' }, coat.resin)).toMatch(/No flame while alcohol/);
     const settings: Workshop['settings'] = { ...workshop.settings, bubbles: 'leave' };
     expect(planOf(designWith([coat.resin]), { ...workshop, settings }).coats[0].does).toMatch(/Leave the bubbles/);
+  });
+  test('are told in the history, and when it goes with the workshop again', () => {
+    const [plainly, own] = [designWith([]), { ...designWith([]), schools: { bubbles: 'leave' as const } }];
+    expect(changesBetween(plainly, own, workshop)).toEqual(['Bubbles are driven out with: nothing.']);
+    expect(changesBetween(own, plainly, workshop)).toEqual(['Bubbles are driven out with: as the workshop does.']);
   });
   test('a design’s own stand before its workshop’s', () => {
     const settings: Workshop['settings'] = { ...workshop.settings, sealing: 'always' };

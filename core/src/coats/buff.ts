@@ -1,9 +1,8 @@
-import { filmLook } from '../look';
 import { itemOf } from '../stock';
 import { areaOf, bodyOf, openPlacesOf, whereText, type CoatKind } from './coat-kind';
 import { settingWait } from './glitter';
-import { changedGrounds } from './ground';
 import { NOTHING, POWDER, used } from './used';
+import { underFilm } from './under-film';
 
 /** Rubbed in it is all pearl, a few platelets deep: % and mm. */
 const RUBBED = { load: 100, film: 0.008 } as const;
@@ -27,17 +26,12 @@ export const buff: CoatKind<'buff'> = {
     // Nothing holds it but glue that is still tacky; on a dry place it is wiped off again.
     const held = places.filter((place) => grounds[place].glue);
     return {
-      grounds: film
-        ? changedGrounds(grounds, held, (ground) => ({
-            ...ground,
-            spectrum: context.light.over(film, ground.spectrum),
-            look: [...ground.look, filmLook(film)],
-            glue: null,
-            stuckBy: ground.glue?.way ?? ground.stuckBy,
-            loose: true,
-            sealed: false,
-          }))
-        : grounds,
+      grounds: underFilm(grounds, held, film, context, ({ glue, stuckBy }) => ({
+        glue: null,
+        stuckBy: glue?.way ?? stuckBy,
+        loose: true,
+        sealed: false,
+      })),
       setting: context.setting,
       body: bodyOf({
         title: `Buffed pearl: ${powder?.name ?? 'a pearl no longer on the shelf'}`,

@@ -1,9 +1,8 @@
-import { filmLook } from '../look';
 import { itemOf } from '../stock';
 import { areaOf, bodyOf, openPlacesOf, whereText, type CoatKind } from './coat-kind';
 import { settingWait } from './glitter';
-import { changedGrounds } from './ground';
 import { NOTHING, POWDER, used } from './used';
+import { underFilm } from './under-film';
 
 /** Where it is drawn out it lies thinner than rubbed in: % and mm. */
 const DRAWN = { load: 100, film: 0.005 } as const;
@@ -24,16 +23,9 @@ export const dab: CoatKind<'dab'> = {
     const powder = itemOf(context.shelf, coat.ink, 'ink');
     const places = openPlacesOf(coat.on, context);
     const area = areaOf(places, context);
-    // From across a table swirls over a share of a place are seen as a film of that share all over it.
     const film = powder ? context.light.tint(powder, DRAWN.load, (DRAWN.film * coat.share) / 100) : null;
     return {
-      grounds: film
-        ? changedGrounds(grounds, places, (ground) => ({
-            ...ground,
-            spectrum: context.light.over(film, ground.spectrum),
-            look: [...ground.look, filmLook(film)],
-          }))
-        : grounds,
+      grounds: underFilm(grounds, places, film, context),
       setting: context.setting,
       body: bodyOf({
         title: `Dabbed pearl: ${powder?.name ?? 'a pearl no longer on the shelf'}`,

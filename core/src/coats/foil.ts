@@ -1,9 +1,8 @@
 import { pigmentFilm } from '../colour';
-import { filmLook } from '../look';
 import { itemOf } from '../stock';
 import { areaOf, bodyOf, inThisRoom, placesOf, whereText, type CoatKind } from './coat-kind';
-import { changedGrounds } from './ground';
 import { anyFilm, used } from './used';
+import { underFilm } from './under-film';
 
 /** Minutes until brushed adhesive is clear and tacky. */
 const TACKY = 20;
@@ -26,18 +25,9 @@ export const foil: CoatKind<'foil'> = {
     const leaf = itemOf(context.shelf, coat.film, 'film');
     const places = placesOf(coat.on, context);
     const area = areaOf(places, context);
-    // Flecks over a share of a place, seen from across a table, are a film that hides that share.
     const film = leaf ? pigmentFilm(leaf.colour, coat.share / 100, 1) : null;
     return {
-      grounds: film
-        ? changedGrounds(grounds, places, (ground) => ({
-            ...ground,
-            spectrum: context.light.over(film, ground.spectrum),
-            look: [...ground.look, filmLook(film)],
-            loose: true,
-            sealed: false,
-          }))
-        : grounds,
+      grounds: underFilm(grounds, places, film, context, () => ({ loose: true, sealed: false })),
       body: bodyOf({
         title: `Foil: ${leaf?.name ?? 'a foil no longer on the shelf'}`,
         where: whereText(coat.on, context),

@@ -1,11 +1,10 @@
 import { doseOf, dropsFor } from '../ink';
-import { filmLook } from '../look';
 import { itemOf } from '../stock';
 import { percentText } from '../units';
 import { areaOf, bodyOf, placesOf, whereText, type CoatKind } from './coat-kind';
-import { changedGrounds } from './ground';
 import { mixFor } from './mixing';
 import { rawFill, RESIN_CARE, resinNeeds, resinWait, resinSets, stirText, underResin } from './resin';
+import { underFilm } from './under-film';
 import { NOTHING } from './used';
 
 export const ink: CoatKind<'ink'> = {
@@ -34,13 +33,7 @@ export const ink: CoatKind<'ink'> = {
     const film = inkItem && drops.drops > 0 ? context.light.tint(inkItem, drops.load, coat.thickness) : null;
     const laid = underResin(grounds, places, coat.thickness);
     return {
-      grounds: film
-        ? changedGrounds(laid, places, (ground) => ({
-            ...ground,
-            spectrum: context.light.over(film, ground.spectrum),
-            look: [...ground.look, filmLook(film)],
-          }))
-        : laid,
+      grounds: underFilm(laid, places, film, context),
       setting: resinSets(resinItem, context),
       body: bodyOf({
         title: `Tinted resin: ${inkItem?.name ?? 'an ink no longer on the shelf'}`,

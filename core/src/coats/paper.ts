@@ -1,7 +1,6 @@
 import { pigmentFilm } from '../colour';
-import { filmLook } from '../look';
 import { areaOf, bodyOf, inThisRoom, placesOf, whereText, type CoatKind } from './coat-kind';
-import { changedGrounds } from './ground';
+import { underFilm } from './under-film';
 
 /** Minutes that glue under paper and each of two coats of sealer over it dry. */
 const DRY = 60;
@@ -16,16 +15,9 @@ export const paper: CoatKind<'paper'> = {
   start: () => ({ kind: 'paper', note: '', on: 'all', name: 'Torn pages', colour: '#e8dcc0', share: 60 }),
   lay(coat, grounds, context) {
     const places = placesOf(coat.on, context);
-    // From across a table scraps over a share of a place read as a film that hides that share of it.
     const film = pigmentFilm(coat.colour, coat.share / 100, 1);
     return {
-      grounds: changedGrounds(grounds, places, (ground) => ({
-        ...ground,
-        spectrum: context.light.over(film, ground.spectrum),
-        look: [...ground.look, filmLook(film)],
-        sealed: true,
-        thickness: ground.thickness + THICK,
-      })),
+      grounds: underFilm(grounds, places, film, context, ({ thickness }) => ({ sealed: true, thickness: thickness + THICK })),
       body: bodyOf({
         title: `Paper: ${coat.name}`,
         where: whereText(coat.on, context),

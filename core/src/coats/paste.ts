@@ -1,10 +1,9 @@
 import { pigmentFilm } from '../colour';
-import { filmLook } from '../look';
 import { itemOf } from '../stock';
 import { lengthText } from '../units';
 import { areaOf, bodyOf, inThisRoom, placesOf, whereText, type CoatKind } from './coat-kind';
-import { changedGrounds } from './ground';
 import { NOTHING, used } from './used';
+import { underFilm } from './under-film';
 
 /** Pulled back in short strokes it stands half as high on average as at its points. */
 const MEAN = 0.5;
@@ -30,14 +29,7 @@ export const paste: CoatKind<'paste'> = {
     const area = areaOf(places, context);
     const film = item ? pigmentFilm(item.colour, coat.share / 100, 1) : null;
     return {
-      grounds: film
-        ? changedGrounds(grounds, places, (ground) => ({
-            ...ground,
-            spectrum: context.light.over(film, ground.spectrum),
-            look: [...ground.look, filmLook(film)],
-            thickness: ground.thickness + coat.raised,
-          }))
-        : grounds,
+      grounds: underFilm(grounds, places, film, context, ({ thickness }) => ({ thickness: thickness + coat.raised })),
       body: bodyOf({
         title: `Textured paste: ${item?.name ?? 'a paste no longer on the shelf'}`,
         where: whereText(coat.on, context),

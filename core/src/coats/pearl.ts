@@ -1,8 +1,7 @@
-import { filmLook } from '../look';
 import { itemOf } from '../stock';
 import { areaOf, bodyOf, inThisRoom, placesOf, whereText, type CoatKind } from './coat-kind';
-import { changedGrounds } from './ground';
 import { NOTHING, used } from './used';
+import { underFilm } from './under-film';
 
 /** Pearl stirred into the glue, % of its volume; what it is of the film once the water is gone. */
 const STIRRED = 10;
@@ -31,12 +30,7 @@ export const pearl: CoatKind<'pearl'> = {
     const ml = (area * FILM.wet * coat.passes) / 10;
     const film = powder ? context.light.tint(powder, DRY, FILM.dry * coat.passes) : null;
     return {
-      grounds: changedGrounds(grounds, places, (ground) => ({
-        ...ground,
-        spectrum: film ? context.light.over(film, ground.spectrum) : ground.spectrum,
-        look: film ? [...ground.look, filmLook(film)] : ground.look,
-        thickness: ground.thickness + FILM.dry * coat.passes,
-      })),
+      grounds: underFilm(grounds, places, film, context, ({ thickness }) => ({ thickness: thickness + FILM.dry * coat.passes })),
       body: bodyOf({
         title: `Pearl base: ${powder?.name ?? 'a pearl no longer on the shelf'}`,
         where: whereText(coat.on, context),

@@ -1,4 +1,4 @@
-import type { Design, Workshop } from '../design';
+import { schoolWays, type Design, type School, type Workshop } from '../design';
 import { createPlanner, type Plan } from '../plan';
 import { UnclearRegionError } from '../regions';
 import { amountText, areaText, type Units } from '../units';
@@ -24,6 +24,7 @@ export function changesBetween(before: Design, after: Design, workshop: Workshop
     ...changesOfMixes(one, other, units),
     ...changesOfCoats(one, other, units),
     ...changesOfExceptions(before, after),
+    ...changesOfWays(before, after),
     ...changesOfTotals(one.plan, other.plan, units),
   ];
   return said.length > 0 ? said : ['Nothing that shows.'];
@@ -57,6 +58,16 @@ const changesOfExceptions = (before: Design, after: Design): readonly string[] =
     ...was.filter((one) => !is.includes(one)).map((one) => `To be looked at again, ${one}.`),
   ];
 };
+
+/** Where it goes another way than its workshop, or no longer does. */
+function changesOfWays({ schools: was = {} }: Design, { schools: is = {} }: Design): readonly string[] {
+  const changed = (Object.keys(schoolWays) as School[]).filter((school) => was[school] !== is[school]);
+  return changed.map((school) => {
+    const { asks, ways } = schoolWays[school];
+    const way = ways.find((one) => one.way === is[school])?.name ?? 'as the workshop does';
+    return `${asks}: ${way}.`;
+  });
+}
 
 /** ml of all glitter and of all resin, where they moved. */
 function changesOfTotals({ totals: was }: Plan, { totals: is }: Plan, units: Units): readonly string[] {
