@@ -232,7 +232,10 @@ describe('a fade in a design', () => {
     expect(coats[0].does).toMatch(/mist one paint into the next/);
     const both = designSchema.parse(withStopBase(changed, id('low'), 0, 'soft-black' as never));
     const card = cardOf(planOf(both, workshop), both, workshop.settings);
-    expect(card.coats[0].amounts.at(1)).toMatch(/^Low 0–\d[\d.]* mm Soft black$/);
+    expect(card.coats[0].amounts.join('\n')).toMatch(/^Low 0–\d[\d.]* mm Soft black$/m);
+    // What is misted in the fade’s paints is none of the coat’s own.
+    const [one, other] = [begun, both].map((design) => planOf(design, workshop).coats[0].uses[0].amount);
+    expect(other).toBeLessThan(one);
     expect(card.coats[0].amounts.join('\n')).toMatch(/Low [\d.–]+ mm Soft black \d : \d Honey/);
     const poorer = { ...workshop, shelf: workshop.shelf.filter((item) => item.id !== 'honey') };
     expect(planOf(changed, poorer).findings.map(({ says }) => says)).toContain(

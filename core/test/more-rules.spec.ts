@@ -22,6 +22,7 @@ const cases: readonly (readonly [string, readonly object[], readonly object[]])[
   ['tape on fresh paint', [coat.base, mask, unmask], [coat.base, rest12, mask, unmask]],
   ['glue on soft glue', [coat.brush, coat.brush, coat.glitter], [coat.brush, coat.glitter, coat.brush, coat.glitter]],
   ['glue for nothing', [coat.wipe, coat.resin], [coat.wipe, coat.glitter, coat.resin]],
+  ['glue for nothing', [coat.brush, coat.resin], [coat.brush, sprinkle, coat.resin]],
   ['into a soft coat', [coat.base, sprinkle], [coat.resin, sprinkle]],
   ['into a soft coat', [coat.base, buff], [tacky, buff]],
   ['into a soft coat', [coat.base, dab], [thin, dab]],

@@ -36,13 +36,14 @@ export const base: CoatKind<'base'> = {
     const faded = (place: string) => (coat.fading ? context.fadedBases[place] : undefined);
     const misted = coat.way === 'misted' && paint ? pigmentFilm(paint.colour, 1 - (1 - SPECKS) ** coat.passes, 1) : null;
     const covered = coat.way === 'misted' ? 1 - (1 - SPECKS) ** coat.passes : 1;
+    const own = places.filter((place) => !faded(place));
     const passes = coat.passes === 1 ? 'One even coat' : `${coat.passes} thin coats`;
     return {
       grounds: changedGrounds(grounds, places, (ground, place) => {
-        const own = faded(place);
+        const blended = faded(place);
         const thickness = ground.thickness + coat.passes * PAINT_FILM * (misted ? SPECKS : 1);
         // Specks lie over what is there; seen from across a table they are a film that hides their share of it.
-        if (misted && !own)
+        if (misted && !blended)
           return {
             ...ground,
             spectrum: context.light.over(misted, ground.spectrum),
@@ -51,8 +52,8 @@ export const base: CoatKind<'base'> = {
           };
         return {
           ...ground,
-          spectrum: own?.spectrum ?? colour ?? ground.spectrum,
-          look: own ? [groundLook(own.colour)] : paint ? [groundLook(paint.colour)] : ground.look,
+          spectrum: blended?.spectrum ?? colour ?? ground.spectrum,
+          look: blended ? [groundLook(blended.colour)] : paint ? [groundLook(paint.colour)] : ground.look,
           thickness,
         };
       }),
@@ -68,7 +69,8 @@ export const base: CoatKind<'base'> = {
         waitsFor: 'A scuffed wall, free of grease and dry.',
         area: areaOf(places, context),
         thickness: coat.passes * PAINT_FILM,
-        uses: used(paint, paintMl(areaOf(places, context) * covered, PAINT_FILM * (misted ? 1 : coat.passes), coat.way)),
+        // Where the base fades other paints are laid, by the heights of the fade.
+        uses: used(paint, paintMl(areaOf(own, context) * covered, PAINT_FILM * (misted ? 1 : coat.passes), coat.way)),
         handsOn: 5 + (coat.way === 'brushed' ? 8 : 5) * coat.passes,
         wait: {
           minutes: inThisRoom((paint?.dryMinutes ?? 60) * coat.passes * (coat.way === 'brushed' ? WARM_AIR : 1), context),

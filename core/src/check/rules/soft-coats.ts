@@ -35,7 +35,10 @@ export const glueForNothing: Rule = {
   name: 'glue for nothing',
   find: (facts) => {
     const last = facts.steps.at(-1);
-    const open = last ? areasWhere(facts, (place) => last.after[place].glue !== null) : [];
+    const sprinkled = stepsOfKind(facts, 'sprinkle').map(({ coat }) => coat);
+    const open = last
+      ? areasWhere(facts, (place) => last.after[place].glue !== null && !sprinkled.some((coat) => reaches(facts, coat, place)))
+      : [];
     if (open.length === 0) return [];
     // While nothing is mixed yet there is nothing that could be stuck.
     if (facts.design.blends.every(({ parts }) => parts.length === 0) && facts.design.fades.length === 0) return [];

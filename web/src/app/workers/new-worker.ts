@@ -43,6 +43,10 @@ export const newLayoutWorker = (): Worker => new Worker(new URL('./layout.worker
 export const newPhotoColoursWorker = (): Worker =>
   new Worker(new URL('./photo-colours.worker', import.meta.url), { type: 'module' });
 
+/** Plans coats. */
+export const newSuggestionsWorker = (): Worker =>
+  new Worker(new URL('./suggestions.worker', import.meta.url), { type: 'module' });
+
 /** Searches the shelf for a mix. */
 export const newMixesWorker = (): Worker => new Worker(new URL('./mixes.worker', import.meta.url), { type: 'module' });
 

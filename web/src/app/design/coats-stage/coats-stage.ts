@@ -26,11 +26,13 @@ import {
   lackingText,
   lackingKinds,
   placeForCoat,
-  suggestedDesign,
   withSchools,
 } from '@aurantia/core';
+import { finalize } from 'rxjs';
 import { v7 } from 'uuid';
 import { MinutesPipe } from '../../parts/fields/unit-pipes';
+import { Notices } from '../../services/notices';
+import { SuggestedCoats } from '../../services/suggested-coats';
 import { WorkshopMemory } from '../../services/workshop';
 import { FindingNote } from '../finding-note/finding-note';
 import { OpenDesign } from '../open-design';
@@ -85,6 +87,8 @@ export class CoatsStage {
   protected readonly plan = inject(OpenDesign).plan;
 
   private readonly injector = inject(Injector);
+  private readonly suggested = inject(SuggestedCoats);
+  private readonly notices = inject(Notices);
 
   protected readonly views = [
     { tab: 'order', name: 'In order' },
@@ -95,6 +99,7 @@ export class CoatsStage {
   readonly shown = input<string>();
   protected readonly view = linkedSignal<View>(() => this.views.find(({ tab }) => tab === this.shown())?.tab ?? 'order');
   protected readonly suggesting = signal(false);
+  protected readonly thinking = signal(false);
   protected readonly open = signal<string | null>(null);
   protected readonly refused = signal<string | null>(null);
   protected readonly rows = computed(() =>
@@ -132,8 +137,15 @@ export class CoatsStage {
     this.host.nativeElement.querySelector<HTMLElement>(`[data-coat="${id}"]`)?.scrollIntoView({ block: 'center' });
   }
 
-  protected addUsual(): void {
-    this.refused.set(this.session.change((design) => suggestedDesign(design, this.memory.workshop(), () => v7())));
+  protected suggest(): void {
+    this.thinking.set(true);
+    this.suggested
+      .whole(this.design())
+      .pipe(finalize(() => this.thinking.set(false)))
+      .subscribe({
+        next: ({ coats }) => this.refused.set(this.session.change((design) => ({ ...design, coats }))),
+        error: (error: unknown) => this.notices.failed(error),
+      });
   }
 
   /** Where makers disagree, for this design alone. */
