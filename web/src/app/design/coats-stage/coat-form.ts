@@ -1,8 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
-import { coatSchema, faultsOf, itemsOfCoat, type AreaId, type Coat, type Design, type ShelfKind } from '@aurantia/core';
+import { baseWays, coatSchema, faultsOf, itemsOfCoat, type AreaId, type Coat, type Design, type ShelfKind } from '@aurantia/core';
 import { ColourField } from '../../parts/fields/colour-field';
 import { NumberField } from '../../parts/fields/number-field';
-import { Pick } from '../../parts/fields/pick';
 import { JarField } from '../../parts/jar-finder/jar-field';
 import { Tick } from '../../parts/fields/tick';
 import { TextField } from '../../parts/fields/text-field';
@@ -18,12 +17,17 @@ const labels: Readonly<Record<ShelfKind, string>> = {
   resin: 'Resin',
 };
 
+const wayNames: Readonly<Record<(typeof baseWays)[number], string>> = {
+  sprayed: 'sprayed',
+  brushed: 'brushed',
+  misted: 'misted specks',
+};
 const order = Object.keys(labels) as ShelfKind[];
 
 /** What can be set on a coat: where it goes, what is used, how thick or how often. */
 @Component({
   selector: 'au-coat-form',
-  imports: [Chips, ColourField, NumberField, JarField, Pick, Tick, TextField],
+  imports: [Chips, ColourField, NumberField, JarField, Tick, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './coat-form.html',
   styleUrl: './coat-form.scss',
@@ -37,11 +41,11 @@ export class CoatForm {
     source: this.coat,
     computation: () => null,
   });
-  protected readonly baseWays = [
-    { value: 'sprayed', name: 'sprayed' },
-    { value: 'brushed', name: 'brushed' },
-    { value: 'misted', name: 'misted specks' },
-  ];
+  /** how paint goes on; of no other coat */
+  protected readonly ways = computed<readonly Chip<string>[] | null>(() => {
+    const coat = this.coat();
+    return coat.kind === 'base' ? baseWays.map((way) => ({ id: way, name: wayNames[way], on: way === coat.way })) : null;
+  });
   /** what of the shelf this coat is made with; a coat names each in the field of its kind */
   protected readonly choices = computed(() => {
     const coat = this.coat();
