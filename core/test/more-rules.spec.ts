@@ -21,6 +21,8 @@ const cases: readonly (readonly [string, readonly object[], readonly object[]])[
   ['mask under resin', [mask, coat.resin, unmask], [mask, unmask, coat.resin]],
   ['tape on fresh paint', [coat.base, mask, unmask], [coat.base, rest12, mask, unmask]],
   ['glue on soft glue', [coat.brush, coat.brush, coat.glitter], [coat.brush, coat.glitter, coat.brush, coat.glitter]],
+  ['glue on soft glue', [coat.brush, coat.brush, coat.glitter], [coat.brush, rest12, coat.brush, coat.glitter]],
+  ['glitter without glue', [coat.wipe, coat.resin, coat.glitter], [coat.wipe, coat.glitter]],
   ['glue for nothing', [coat.wipe, coat.resin], [coat.wipe, coat.glitter, coat.resin]],
   ['glue for nothing', [coat.brush, coat.resin], [coat.brush, sprinkle, coat.resin]],
   ['into a soft coat', [coat.base, sprinkle], [coat.resin, sprinkle]],

@@ -1,5 +1,6 @@
 import { cureFactor } from '../resin';
 import { bodyOf, type CoatKind } from './coat-kind';
+import { changedGrounds } from './ground';
 
 export const rest: CoatKind<'rest'> = {
   kind: 'rest',
@@ -8,7 +9,8 @@ export const rest: CoatKind<'rest'> = {
   explains: 'Let the cup cure through before anybody uses it.',
   start: () => ({ kind: 'rest', note: '', hours: 72 }),
   lay: (coat, grounds, { settings, next }) => ({
-    grounds,
+    // Glue that was soft has dried by then.
+    grounds: changedGrounds(grounds, Object.keys(grounds), (ground) => (ground.glue ? { ...ground, glue: null } : ground)),
     body: bodyOf({
       title: next === null ? 'Rest until cured through' : 'Rest',
       does: 'Leave the cup standing, dust-free and at an even temperature.',

@@ -1,3 +1,4 @@
+import { glueOnSoftGlue, pieceOffTheCup, recoatWindow, sandCured, scuffed, thickFilm } from '../check';
 import { startingCoat, withCoat } from '../coats';
 import type { Coat, CoatId, Design, Workshop } from '../design';
 import { startingDesign } from '../design';
@@ -6,14 +7,9 @@ import { suggestedDesign } from '../suggest';
 import { heightOf, type Cup } from '../vessel';
 
 /** The rules that speak up, a mistake each. */
-export const MISTAKES = [
-  'scuff first',
-  'sand cured resin only',
-  'glue on soft glue',
-  'recoat window',
-  'film that runs',
-  'piece off the cup',
-] as const;
+export const MISTAKES: readonly string[] = [scuffed, sandCured, glueOnSoftGlue, recoatWindow, thickFilm, pieceOffTheCup].map(
+  ({ name }) => name,
+);
 
 /** mm of a coat that runs on any cup, and hours that a window closes in. */
 const TOO_THICK = 1.2;

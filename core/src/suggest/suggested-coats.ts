@@ -1,6 +1,6 @@
 import { lackingFor, usualCoats, withFix, type Fix } from '../coats';
 import type { Coat, CoatId, Design, Workshop } from '../design';
-import type { Finding } from '../check';
+import { THIN, thinCover, type Finding } from '../check';
 import { createPlanner } from '../plan';
 
 /** Its own memory: trials never push out what the screens show. */
@@ -36,8 +36,8 @@ function settled(design: Design, workshop: Workshop, newId: () => string): Desig
   const can = (fix: Fix | null) => fix?.does !== 'insert coat' || lackingFor(fix.kind, design, workshop).length === 0;
   const fix = findings.find((one) => one.level !== 'tip' && ofCoats(one) && can(one.fix))?.fix;
   if (fix) return withFix(design, fix, workshop, newId() as CoatId);
-  if (!findings.some(({ rule, fix: pour }) => rule === 'thin cover' && pour === null)) return null;
-  const thin = blends.filter(({ bare, passes, hold }) => bare > 0.15 && hold !== null && passes > 0 && passes < PASSES);
+  if (!findings.some(({ rule, fix: pour }) => rule === thinCover.name && pour === null)) return null;
+  const thin = blends.filter(({ bare, passes, hold }) => bare > THIN && hold !== null && passes > 0 && passes < PASSES);
   return thin.length === 0
     ? null
     : laidAgain(

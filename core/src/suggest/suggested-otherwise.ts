@@ -1,3 +1,4 @@
+import { chunkyGlue, fadeOpenTime, fastGlue } from '../check';
 import { coatKinds, withFix, type Fix } from '../coats';
 import type { Coat, CoatId, CoatKindName, CoatOf, Design, Workshop } from '../design';
 import { hides } from '../glitter';
@@ -23,7 +24,7 @@ const TOO_MUCH: readonly CoatKindName[] = ['base', 'glue', 'glitter', 'resin'];
 /** mm by which a film is another. */
 const FILM_APART = 0.12;
 /** What the check says of a glue that doesn’t suit. */
-const UNSUITED = ['chunky glitter in thin glue', 'fast glue under several colours', 'fade in fast glue'];
+const UNSUITED: readonly string[] = [chunkyGlue, fastGlue, fadeOpenTime].map(({ name }) => name);
 
 /**
  * What a suggested plan would do otherwise than the coats a design has, in the order of work; each can be taken alone.

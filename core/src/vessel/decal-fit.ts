@@ -20,6 +20,8 @@ export interface DecalFit {
   /** cuts from its edge inwards that let a flat sheet lie down; 0 where it lies by itself */
   readonly slits: number;
   readonly slitDepth: number;
+  /** how it reaches over foot or rim, a sentence each */
+  readonly off: readonly string[];
   readonly says: readonly string[];
 }
 
@@ -52,10 +54,13 @@ export function decalFit(stations: readonly Station[], decal: Decal): DecalFit {
   const bow = (decal.width ** 2 * Math.abs(high - low)) / (8 * round * slant);
   const bend = sharpestBend(stations, from, to);
   const slits = difference > PUCKER ? Math.min(24, 2 * Math.ceil(difference / (2 * PUCKER))) : bend > 12 ? 2 : 0;
+  const off = [
+    ...(along - decal.height / 2 < 0 ? ['It reaches below the foot. Move its centre up, or make it smaller.'] : []),
+    ...(along + decal.height / 2 > whole ? ['It reaches above the rim. Move its centre down, or make it smaller.'] : []),
+  ];
   const says: string[] = [];
   if (share > 1) says.push('It is wider than the cup is round: its ends would lie over each other.');
-  if (along - decal.height / 2 < 0) says.push('It reaches below the foot. Move its centre up, or make it smaller.');
-  if (along + decal.height / 2 > whole) says.push('It reaches above the rim. Move its centre down, or make it smaller.');
+  says.push(...off);
   if (difference > PUCKER)
     says.push(
       `The wall under it is up to ${difference.toFixed(1)} mm longer or shorter than a flat sheet; it puckers there. Slit it as given.`,
@@ -74,6 +79,7 @@ export function decalFit(stations: readonly Station[], decal: Decal): DecalFit {
     bow,
     slits,
     slitDepth: slits > 0 ? Math.round((decal.height / 3) * 10) / 10 : 0,
+    off,
     says,
   };
 }

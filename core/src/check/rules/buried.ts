@@ -16,7 +16,7 @@ export const buried: Rule = {
     const closing = films.at(-1);
     if (!last || !closing) return [];
     // What was sanded before the last flakes came took nothing off what lies over them.
-    const poured = facts.steps.findLastIndex(({ coat }) => coat.kind === 'glitter');
+    const poured = facts.steps.findLastIndex(({ coat }) => coat.kind === 'glitter' || coat.kind === 'sprinkle');
     const since = facts.steps.slice(Math.max(poured, films[0].index), closing.index);
     const sanded = since.some(({ coat }) => coat.kind === 'sand') ? SANDED : 0;
     const short = facts.areas.areas.flatMap(({ id, name, area }) => {

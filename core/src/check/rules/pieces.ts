@@ -8,8 +8,7 @@ export const pieceOffTheCup: Rule = {
   name: 'piece off the cup',
   find: (facts) =>
     stepsOfKind(facts, 'decal', 'sheet', 'tag').flatMap(({ coat }): readonly Found[] => {
-      const { wrap, says } = decalFit(facts.design.cup.stations, coat);
-      const off = says.filter((one) => one.startsWith('It reaches'));
+      const { wrap, off } = decalFit(facts.design.cup.stations, coat);
       if (wrap <= 360 && off.length === 0) return [];
       return [
         {

@@ -7,6 +7,9 @@ const RESPRAYED = ['spray adhesive', 'clear spray'];
 /** mm of a coat that dry pearl is still drawn out on. */
 const VERY_THIN = 0.2;
 
+/** What ends the time that glue is open. */
+const CLOSING: readonly CoatKindName[] = ['seal', 'resin', 'ink', 'rest'];
+
 /** A second coat of glue on a first that is still wet. */
 export const glueOnSoftGlue: Rule = {
   name: 'glue on soft glue',
@@ -36,8 +39,12 @@ export const glueForNothing: Rule = {
   find: (facts) => {
     const last = facts.steps.at(-1);
     const sprinkled = stepsOfKind(facts, 'sprinkle').map(({ coat }) => coat);
+    // Glue that is open to the end, or that something closes over before anything went into it.
+    const wasted = (place: string) =>
+      last?.after[place].glue !== null ||
+      facts.steps.some(({ coat, before, after }) => CLOSING.includes(coat.kind) && before[place].glue && !after[place].glue);
     const open = last
-      ? areasWhere(facts, (place) => last.after[place].glue !== null && !sprinkled.some((coat) => reaches(facts, coat, place)))
+      ? areasWhere(facts, (place) => wasted(place) && !sprinkled.some((coat) => reaches(facts, coat, place)))
       : [];
     if (open.length === 0) return [];
     // While nothing is mixed yet there is nothing that could be stuck.

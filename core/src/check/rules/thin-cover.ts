@@ -7,7 +7,7 @@ import { amountText, listText, percentText } from '../../units';
 import type { Facts, Rule } from '../finding';
 
 /** The share left bare from which on a blend looks thin, and from which on gaps are part of the colour. */
-const THIN = 0.15;
+export const THIN = 0.15;
 const GAPS = 0.12;
 /** ΔE00 from which on what shows in the gaps is clearly, and plainly, another colour. */
 const CLEAR = 12;
