@@ -1,5 +1,5 @@
 import type { AreaId } from '../areas';
-import { withParts, type Blend, type Coat, type CoatId, type CoatKindName, type Design, type Workshop } from '../design';
+import { isFilm, withParts, type Blend, type Coat, type CoatId, type CoatKindName, type Design, type Workshop } from '../design';
 import { heightOf } from '../vessel';
 import type { CoatGroup } from './coat-kind';
 import { coatKinds } from './coat-kinds';
@@ -28,7 +28,7 @@ export function placeForCoat(kind: CoatKindName, { coats }: Pick<Design, 'coats'
   const at = coats.findIndex(({ id }) => id === open);
   if (at >= 0) return coats.at(at + 1)?.id ?? null;
   // What goes into wet resin follows the last coat of it, as long as nothing lies on that.
-  const film = coats.findLastIndex(({ kind: other }) => other === 'resin' || other === 'ink');
+  const film = coats.findLastIndex(isFilm);
   if ((kind === 'sprinkle' || kind === 'dab') && film >= 0) return coats.at(film + 1)?.id ?? null;
   // What belongs at the end stands there already in most plans; only the last of it counts, a rest between coats doesn't.
   const after = later[coatKinds[kind].group];

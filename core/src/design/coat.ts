@@ -131,3 +131,6 @@ export const coatSchema = z.discriminatedUnion(
 export type Coat = z.infer<typeof coatSchema>;
 export type CoatKindName = Coat['kind'];
 export type CoatOf<Kind extends CoatKindName> = Extract<Coat, { kind: Kind }>;
+
+/** Whether a coat is of resin that is spread, clear or tinted: what closes over all below it. */
+export const isFilm = (coat: Coat): coat is CoatOf<'resin' | 'ink'> => coat.kind === 'resin' || coat.kind === 'ink';

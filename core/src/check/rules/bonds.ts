@@ -1,4 +1,4 @@
-import type { CoatKindName } from '../../design';
+import { isFilm, type CoatKindName } from '../../design';
 import { potLifeAt } from '../../resin';
 import { itemOf } from '../../stock';
 import { amountText, durationText } from '../../units';
@@ -13,7 +13,7 @@ export const recoatWindow: Rule = {
   find: (facts) =>
     stepsOfKind(facts, 'resin', 'ink').flatMap(({ coat, index }) => {
       const before = facts.steps.slice(0, index);
-      const film = before.findLastIndex(({ coat: { kind } }) => kind === 'resin' || kind === 'ink');
+      const film = before.findLastIndex((step) => isFilm(step.coat));
       if (film < 0) return [];
       const between = before.slice(film + 1);
       // Laid on at once it bonds by itself; other coats between were told to wait until it can be sanded.
@@ -40,7 +40,7 @@ export const sandCured: Rule = {
   find: (facts) =>
     stepsOfKind(facts, 'sand').flatMap(({ coat, index }) => {
       const before = facts.steps.slice(0, index);
-      if (before.some(({ coat: { kind } }) => kind === 'resin' || kind === 'ink' || kind === 'paste')) return [];
+      if (before.some((step) => isFilm(step.coat) || step.coat.kind === 'paste')) return [];
       return [
         {
           level: 'look' as const,

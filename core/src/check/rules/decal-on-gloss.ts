@@ -1,3 +1,4 @@
+import { isFilm } from '../../design';
 import { stepsOfKind, type Rule } from '../finding';
 
 /** A decal on a film that was left glossy. */
@@ -6,7 +7,7 @@ export const decalOnGloss: Rule = {
   find: (facts) =>
     stepsOfKind(facts, 'decal').flatMap(({ coat, index }) => {
       const before = facts.steps.slice(0, index);
-      const film = before.findLastIndex(({ coat: { kind } }) => kind === 'resin' || kind === 'ink');
+      const film = before.findLastIndex((step) => isFilm(step.coat));
       if (film < 0 || before.slice(film).some(({ coat: { kind } }) => kind === 'sand')) return [];
       return [
         {

@@ -1,4 +1,5 @@
-import type { CoatId } from '../../design';
+import type { Step } from '../../coats';
+import { isFilm, type Coat, type CoatId } from '../../design';
 import { listText } from '../../units';
 import { areasWhere, placesOfArea, reaches, stepsOfKind, type Rule } from '../finding';
 
@@ -45,8 +46,8 @@ export const masksComeOff: Rule = {
 };
 
 /** The first coat after a place in the order that would close over a mask. */
-const closesOver = (coats: readonly { readonly kind: string; readonly id: CoatId }[], after: number): CoatId | null =>
-  coats.slice(after).find(({ kind }) => kind === 'seal' || kind === 'resin' || kind === 'ink' || kind === 'rest')?.id ?? null;
+const closesOver = (coats: readonly Coat[], after: number): CoatId | null =>
+  coats.slice(after).find((coat) => isFilm(coat) || coat.kind === 'seal' || coat.kind === 'rest')?.id ?? null;
 
 /** A mask still on when resin is laid round it. */
 export const maskUnderResin: Rule = {
@@ -56,8 +57,7 @@ export const maskUnderResin: Rule = {
       const names = areasWhere(facts, (place) => before[place].masked);
       // One that stays on to the end is told once, by the rule before this.
       const pulled = facts.steps.slice(index).some((step) => step.coat.kind === 'unmask');
-      if (names.length === 0 || !pulled || facts.steps.slice(0, index).some((step) => step.coat.id !== coat.id && laysOver(step)))
-        return [];
+      if (names.length === 0 || !pulled || facts.steps.slice(0, index).some(laysOver)) return [];
       return [
         {
           level: 'look' as const,
@@ -71,8 +71,7 @@ export const maskUnderResin: Rule = {
     }),
 };
 
-const laysOver = ({ coat, before }: { coat: { kind: string }; before: Readonly<Record<string, { masked: boolean }>> }): boolean =>
-  (coat.kind === 'resin' || coat.kind === 'ink') && Object.values(before).some(({ masked }) => masked);
+const laysOver = ({ coat, before }: Step): boolean => isFilm(coat) && Object.values(before).some(({ masked }) => masked);
 
 /** Tape on paint that was dry only just now. */
 export const tapeOnFreshPaint: Rule = {

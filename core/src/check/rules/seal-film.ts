@@ -1,3 +1,4 @@
+import { isFilm } from '../../design';
 import { itemOf } from '../../stock';
 import { stepsOfKind, type Rule } from '../finding';
 
@@ -12,7 +13,7 @@ export const sealFilm: Rule = {
       const film = itemOf(facts.workshop.shelf, coat.film, 'film');
       if (coat.kind !== 'sheet' && (!film || !TENDER.includes(film.type))) return [];
       const after = facts.steps.slice(index + 1);
-      const resin = after.findIndex((step) => step.coat.kind === 'resin' || step.coat.kind === 'ink');
+      const resin = after.findIndex((step) => isFilm(step.coat));
       if (resin < 0 || after.slice(0, resin).some((step) => step.coat.kind === 'seal')) return [];
       return [
         {

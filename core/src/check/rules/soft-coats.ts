@@ -1,4 +1,4 @@
-import type { CoatKindName } from '../../design';
+import { isFilm, type CoatKindName } from '../../design';
 import { listText, thicknessText } from '../../units';
 import { areasWhere, reaches, stepsOfKind, type Found, type Rule } from '../finding';
 
@@ -72,7 +72,7 @@ export const intoSoftCoat: Rule = {
   find: (facts) =>
     stepsOfKind(facts, 'sprinkle', 'buff', 'dab').flatMap(({ coat, index, planned, before }): readonly Found[] => {
       const under = facts.steps.slice(0, index).findLast((step) => !into.includes(step.coat.kind))?.coat;
-      const film = under?.kind === 'resin' || under?.kind === 'ink' ? under.thickness : null;
+      const film = under && isFilm(under) ? under.thickness : null;
       if (coat.kind === 'dab') {
         if (film !== null && film <= VERY_THIN) return [];
         return [

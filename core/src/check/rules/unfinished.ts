@@ -1,5 +1,5 @@
 import type { AreaId } from '../../areas';
-import type { Blend } from '../../design';
+import { isFilm, type Blend } from '../../design';
 import { itemOf } from '../../stock';
 import { listText } from '../../units';
 import { areasWhere, placesOfArea, stepsOfKind, type Facts, type Found, type Rule } from '../finding';
@@ -76,7 +76,7 @@ export const glitterNotClosed: Rule = {
     const last = facts.steps.at(-1);
     if (!last) return [];
     const raw = areasWhere(facts, (place) => last.after[place].rawMicrons > 0);
-    const closed = facts.design.coats.some(({ kind }) => kind === 'resin' || kind === 'ink');
+    const closed = facts.design.coats.some(isFilm);
     if (raw.length === 0 && closed) return [];
     return [
       {
@@ -98,5 +98,4 @@ export const glitterNotClosed: Rule = {
 const rest = ({ design }: Facts) => (design.coats.at(-1)?.kind === 'rest' ? (design.coats.at(-1)?.id ?? null) : null);
 
 /** The first coat that closes over glitter, which it has to come before. */
-const closing = (facts: Facts) =>
-  facts.design.coats.find(({ kind }) => kind === 'seal' || kind === 'resin' || kind === 'ink')?.id ?? rest(facts);
+const closing = (facts: Facts) => facts.design.coats.find((coat) => coat.kind === 'seal' || isFilm(coat))?.id ?? rest(facts);
