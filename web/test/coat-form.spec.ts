@@ -1,10 +1,19 @@
 import { provideHttpClient } from '@angular/common/http';
 import { TestBed } from '@angular/core/testing';
-import type { Coat } from '@aurantia/core';
+import {
+  coatKinds,
+  itemsOfCoat,
+  startingCoat,
+  startingItem,
+  type Coat,
+  type CoatId,
+  type CoatKindName,
+  type ShelfItem,
+} from '@aurantia/core';
 import { CoatForm } from '../src/app/design/coats-stage/coat-form';
 import { JarFinding } from '../src/app/parts/jar-finder/jar-finding';
 import { WorkshopMemory } from '../src/app/services/workshop';
-import { design, labelled, memoryStub, typeInto } from './workshop';
+import { design, labelled, memoryStub, shelf, typeInto } from './workshop';
 
 const choose = jest.fn();
 
@@ -77,4 +86,44 @@ test('the number of coats is whole', async () => {
   await fixture.whenStable();
   expect(given).toEqual([]);
   expect(root.querySelector('[role=alert]')).not.toBeNull();
+});
+
+describe('every kind of coat', () => {
+  const film: ShelfItem = startingItem('film', 'film');
+  const begun = (kind: CoatKindName): Coat => startingCoat(kind, design, { shelf: [...shelf, film, pearl] }, kind as CoatId);
+  const pearl = { ...startingItem('ink', 'pearl'), type: 'pearl' } as ShelfItem;
+  const kinds = Object.keys(coatKinds) as CoatKindName[];
+  const figures = (coat: Coat) => Object.entries(coat).flatMap(([field, now]) => (typeof now === 'number' ? [field] : []));
+
+  test.each(kinds)('%s: each of its figures is a field, and so is each thing of the shelf it is made with', async (kind) => {
+    const coat = begun(kind);
+    const { root } = await form(coat);
+    expect(root.querySelectorAll('au-number')).toHaveLength(figures(coat).length);
+    expect(root.querySelectorAll('au-jar')).toHaveLength(itemsOfCoat(coat).length);
+    expect(labelled(root, 'Note for whoever does it')).not.toBeNull();
+    expect(root.querySelector('au-chips') !== null).toBe('on' in coat);
+  });
+  test('how paint goes on is a press', async () => {
+    const { root, given, fixture } = await form(begun('base'));
+    [...root.querySelectorAll<HTMLElement>('[role=option]')]
+      .find(({ textContent }) => textContent?.trim() === 'brushed')
+      ?.click();
+    await fixture.whenStable();
+    expect(given).toEqual([{ ...begun('base'), way: 'brushed' }]);
+  });
+  test.each([
+    ['strip', 'Width', '0', 'At least 1 mm.'],
+    ['strip', 'Cut to', '4000', 'A strip over 3 m goes round no cup.'],
+    ['sprinkle', 'Flakes a cm²', '-3', 'At least 0.1 flakes a cm².'],
+    ['sprinkle', 'Flakes a cm²', '9999', 'Over 2000 flakes a cm² is a pour: give the area a mix.'],
+    ['paste', 'Covers', '100', 'At most 99 %: something always shows between.'],
+    ['tag', 'Stands up', '40', 'At most 10 mm.'],
+    ['rest', 'Rest', '8760', 'At most 1000 hours.'],
+  ] as const)('%s: %s of %s is refused, %s', async (kind, label, typed, sentence) => {
+    const { fixture, root, given } = await form(begun(kind));
+    typeInto(labelled(root, label), typed);
+    await fixture.whenStable();
+    expect(given).toEqual([]);
+    expect(root.querySelector('[role=alert]')?.textContent).toContain(sentence);
+  });
 });

@@ -74,7 +74,7 @@ export const coatSchemas = {
     width: mm,
     centre,
     /** as it is cut, mm */
-    length: mm.max(3000, 'A strip over 3 m goes round no cup.'),
+    length: z.number().min(1, 'At least 1 mm.').max(3000, 'A strip over 3 m goes round no cup.'),
   }),
   outline: somewhere('outline').extend({
     film: item,
