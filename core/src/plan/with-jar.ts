@@ -4,15 +4,12 @@ import { usualCoats } from '../coats';
 import { withPart, withParts, type Design, type Workshop } from '../design';
 import type { ShelfItemId } from '../stock';
 import { roundUpToStep, tidy } from '../units';
-import { createPlanner } from './plan-of';
+import { trialPlan } from './trial-plan';
 
 /** Spoons a jar begins with where it can't be told what would cover. */
 const SPOONS = 4;
 /** Share of what a glue holds, flakes deep, that is worth pouring for. */
 const FILLED = 0.9;
-/** Its own memory: a trial never pushes out what the screens show. */
-const trial = createPlanner();
-
 /**
  * A design with one jar more in the blend of an area. The first begins with what covers it, the way it is or would
  * usually be glued; a further one takes an even share of what is poured already.
@@ -37,7 +34,7 @@ function covering(design: Design, area: AreaId, item: ShelfItemId, workshop: Wor
   let made = 0;
   const newId = () => `trial-${(made += 1)}`;
   const coated = tried.coats.length > 0 ? tried : { ...tried, coats: [...usualCoats(tried, workshop, newId)] };
-  const blend = trial(coated, workshop).blends.find((one) => one.area === area);
+  const blend = trialPlan(coated, workshop).blends.find((one) => one.area === area);
   if (!blend) return null;
   return blend.forCover.ml ?? mlForBare(blend, (1 - blend.forCover.most) ** FILLED);
 }

@@ -1,10 +1,7 @@
 import { lackingFor, usualCoats, withFix, type Fix } from '../coats';
 import type { Coat, CoatId, Design, Workshop } from '../design';
 import { THIN, thinCover, type Finding } from '../check';
-import { createPlanner } from '../plan';
-
-/** Its own memory: trials never push out what the screens show. */
-const trial = createPlanner();
+import { trialPlan } from '../plan';
 
 /** Findings that are settled before they are shown, at most; each settles one. */
 const ROUNDS = 16;
@@ -31,7 +28,7 @@ export function suggestedDesign(design: Design, workshop: Workshop, newId: () =>
 
 /** The design with the first thing settled that a coat can settle; null when there is none. */
 function settled(design: Design, workshop: Workshop, newId: () => string): Design | null {
-  const { findings, blends } = trial(design, workshop);
+  const { findings, blends } = trialPlan(design, workshop);
   // A fix whose material nobody has is for the maker, once it is bought.
   const can = (fix: Fix | null) => fix?.does !== 'insert coat' || lackingFor(fix.kind, design, workshop).length === 0;
   const fix = findings.find((one) => one.level !== 'tip' && ofCoats(one) && can(one.fix))?.fix;

@@ -4,11 +4,8 @@ import type { Coat, CoatId, CoatKindName, CoatOf, Design, Workshop } from '../de
 import { hides } from '../glitter';
 import { itemOf } from '../stock';
 import { listText } from '../units';
-import { createPlanner } from '../plan';
+import { trialPlan } from '../plan';
 import { suggestedDesign } from './suggested-coats';
-
-/** Its own memory: trials never push out what the screens show. */
-const trial = createPlanner();
 
 /** One thing that a suggested plan does otherwise than the maker’s. */
 export interface Otherwise {
@@ -31,7 +28,7 @@ const UNSUITED: readonly string[] = [chunkyGlue, fastGlue, fadeOpenTime].map(({ 
  * What works as well stays untold, and so does what would break something else.
  */
 export function suggestedOtherwise(design: Design, workshop: Workshop, newId: () => string): readonly Otherwise[] {
-  const now = trial(design, workshop);
+  const now = trialPlan(design, workshop);
   const grave = gravest(now.findings);
   const mine = design.coats.filter(({ kind }) => SUGGESTED.includes(kind));
   const theirs = suggestedDesign(design, workshop, newId).coats.filter(({ kind }) => SUGGESTED.includes(kind));
@@ -69,11 +66,11 @@ export function suggestedOtherwise(design: Design, workshop: Workshop, newId: ()
       : [];
   });
   return otherwise.filter(
-    ({ fix }) => gravest(trial(withFix(design, fix, workshop, newId() as CoatId), workshop).findings) <= grave,
+    ({ fix }) => gravest(trialPlan(withFix(design, fix, workshop, newId() as CoatId), workshop).findings) <= grave,
   );
 }
 
-const gravest = (findings: ReturnType<typeof trial>['findings']): number =>
+const gravest = (findings: ReturnType<typeof trialPlan>['findings']): number =>
   findings.reduce((sum, { level, accepted }) => sum + (accepted === null ? { stop: 100, look: 1, tip: 0 }[level] : 0), 0);
 
 /** Whether a mix has flakes that what lies under them is seen through. */

@@ -47,7 +47,7 @@ export class ByClock {
       window: rows[i].window && placed(rows[i].window),
       when: coat.handsOn > 0 ? `${format(begins, 'EEE HH:mm')}–${format(laid, 'HH:mm')}` : format(begins, 'EEE HH:mm'),
       then: coat.wait.minutes > 0 ? `ready ${format(ready, 'EEE HH:mm')}` : 'go on at once',
-      window2: closes && `next before ${format(closes, 'EEE HH:mm')}`,
+      nextBefore: closes && `next before ${format(closes, 'EEE HH:mm')}`,
       idle: idle >= 60 ? `stands ${durationText(idle)} till somebody is up` : null,
       missed,
     }));
