@@ -10,7 +10,7 @@ const floors = [
   ['design'],
   ['layout'],
   ['coats'],
-  ['blends'],
+  ['blends', 'pieces'],
   ['pots', 'match'],
   ['check', 'ring'],
   ['plan'],

@@ -17,6 +17,7 @@ export * from './design';
 export * from './layout';
 export * from './coats';
 export * from './blends';
+export * from './pieces';
 export * from './pots';
 export * from './check';
 export * from './plan';

@@ -1,4 +1,4 @@
-import { planOf, withFix, type CoatId, type Design, type Finding, type Workshop } from '../src';
+import { planOf, startingCoat, withFix, type CoatId, type Design, type Finding, type Workshop } from '../src';
 import { coat, designWith, workshop } from './workshop';
 
 const found = (design: Design, over: Workshop = workshop): readonly Finding[] => planOf(design, over).findings;
@@ -12,6 +12,7 @@ const strip = { kind: 'strip', film: 'hearth-foil', width: 3, centre: 90, length
 const sheet = { kind: 'sheet', film: 'window-clear', name: 'Map', width: 90, height: 60, centre: 90 };
 const sprinkle = { kind: 'sprinkle', on: 'all', glitter: 'penny-rain', flakes: 4 };
 const dab = { kind: 'dab', on: 'all', ink: 'fog-lamp', share: 40 };
+const decal = { kind: 'decal', name: 'Mark', width: 40, height: 30, centre: 90 };
 const thin = { ...coat.resin, thickness: 0.1 };
 
 /** Each rule with coats that break it, and the smallest change that doesn't. */
@@ -35,6 +36,20 @@ const cases: readonly (readonly [string, readonly object[], readonly object[]])[
   ['seal printed and metallic film', [sheet, coat.resin], [sheet, coat.seal, coat.resin]],
   ['piece off the cup', [{ ...sheet, width: 400 }], [sheet]],
   ['piece off the cup', [{ ...sheet, centre: 10 }], [sheet]],
+  ['piece off the cup', [{ ...sheet, times: 3 }], [{ ...sheet, times: 2 }]],
+  ['decal on gloss', [coat.resin, decal], [coat.resin, coat.sand, decal]],
+  [
+    'decal on gloss',
+    [coat.resin, coat.sand, { ...decal, film: 'window-clear' }],
+    [coat.resin, { ...decal, film: 'window-clear' }],
+  ],
+  ['decal on raw glitter', [coat.wipe, coat.glitter, sheet], [coat.wipe, coat.glitter, coat.resin, sheet]],
+  ['decal on raw glitter', [coat.wipe, coat.glitter, strip], [coat.wipe, coat.glitter, coat.resin, strip]],
+  [
+    'seal printed and metallic film',
+    [{ ...decal, film: 'hearth-foil' }, coat.resin],
+    [{ ...decal, film: 'chalk-matt' }, coat.resin],
+  ],
   ['strip that fits', [{ ...strip, length: 200 }], [strip]],
   ['strip that fits', [{ ...strip, centre: 0 }], [strip]],
   ['strip that fits', [{ ...strip, width: 60 }], [strip]],
@@ -65,6 +80,80 @@ describe('each rule speaks up for what breaks it, and not once it is put right',
     // A fresh coat of glue or of rest is laid by the same rules: what was found is found no more.
     expect(after).toBeLessThan(before);
   });
+});
+
+describe('what a piece and a motif lie on', () => {
+  const mug = {
+    ...designWith([]).cup,
+    shape: 'mug',
+    handle: { angle: 180, from: 40, to: 130, width: 20, length: 150, girth: 50 },
+  };
+  const under = (piece: object) => named('piece under the handle', designWith([piece], { cup: mug })).map(({ level }) => level);
+  test('nothing lies under a handle; a strip can’t go round by it', () => {
+    expect(under(decal)).toEqual(['stop']);
+    expect(under({ ...decal, angle: 90 })).toEqual([]);
+    expect(under(strip)).toEqual(['look']);
+    expect(under({ ...strip, centre: 20 })).toEqual([]);
+  });
+  test('a new one begins beside it', () => {
+    const begun = startingCoat('decal', designWith([], { cup: mug }), workshop, 'new' as CoatId);
+    expect(under(begun)).toEqual([]);
+  });
+  const motif = {
+    kind: 'window',
+    id: 'star',
+    name: 'Star',
+    outline: { shape: 'star' },
+    angle: 180,
+    level: { by: 'foot', mm: 40 },
+    width: 30,
+  };
+  const starred = (paint: string, more: readonly object[] = []) =>
+    named(
+      'motif that shows',
+      designWith([coat.base, { ...coat.base, paint, on: ['star'] }, ...more], {
+        version: 2,
+        areas: [...designWith([]).areas, motif],
+      }),
+    );
+  test('a motif as light as its ground blurs, of its colour it is gone; lighter, or outlined, it shows', () => {
+    expect(starred('brick-red')).toMatchObject([{ level: 'look', area: 'star' }]);
+    expect(starred('limewash')).toEqual([]);
+    expect(starred('brick-red', [{ kind: 'outline', on: ['star'], film: 'chalk-matt', gap: 1, width: 1.5 }])).toEqual([]);
+    const shelf = workshop.shelf.map((item) => (item.id === 'limewash' ? { ...item, colour: '#2f6f4f' } : item));
+    const green = designWith([coat.base, { ...coat.base, paint: 'limewash', on: ['star'] }], {
+      version: 2,
+      areas: [...designWith([]).areas, motif],
+    });
+    expect(named('motif that shows', green, { ...workshop, shelf })).toMatchObject([{ level: 'tip' }]);
+  });
+});
+
+test('a flame over ink that is still soft stops the work; sanded between, or with warm air, it doesn’t', () => {
+  const by = (bubbles: 'flame' | 'warm air') => ({ ...workshop, settings: { ...workshop.settings, bubbles } });
+  const soft = designWith([coat.ink, coat.resin]);
+  const [finding] = named('flame over soft ink', soft, by('flame'));
+  expect(finding).toMatchObject({ level: 'stop', coat: 'coat-1' });
+  if (!finding.fix) throw new Error('nothing is offered');
+  expect(named('flame over soft ink', withFix(soft, finding.fix, workshop, 'x' as CoatId), by('flame'))).toEqual([]);
+  expect(named('flame over soft ink', soft, by('warm air'))).toEqual([]);
+});
+
+test('a light glitter poured after a dark one is told; before it, over a seal or as a second pass it isn’t', () => {
+  const blends = [
+    { area: 'low', parts: [{ item: 'bee-line', ml: 6 }] },
+    { area: 'high', parts: [{ item: 'kiln-ash', ml: 6 }] },
+  ];
+  const flakes = (area: string) => [
+    { ...coat.brush, on: [area] },
+    { ...coat.glitter, on: [area] },
+  ];
+  const told = (...coats: readonly object[]) => named('light before dark', designWith(coats, { blends }));
+  const [finding] = told(...flakes('high'), ...flakes('low'));
+  expect(finding).toMatchObject({ level: 'tip', fix: { kind: 'seal', before: 'coat-2' } });
+  expect(told(...flakes('low'), ...flakes('high'))).toEqual([]);
+  expect(told(...flakes('high'), coat.seal, ...flakes('low'))).toEqual([]);
+  expect(told(coat.wipe, coat.glitter, coat.wipe, coat.glitter)).toEqual([]);
 });
 
 describe('amounts that look thin', () => {

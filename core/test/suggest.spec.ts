@@ -29,6 +29,7 @@ const beyond = [
   'motifs that fit',
   'motifs without room',
   'area covered',
+  'motif that shows',
   'area under others',
   'too cold or too damp',
   'mix that goes off too soon',

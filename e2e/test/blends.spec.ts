@@ -9,10 +9,13 @@ import { programForAll } from '../src/running';
 
 let program: Program;
 let browser: Browser;
-programForAll((ofAll, view) => {
-  program = ofAll;
-  browser = view;
-});
+programForAll(
+  (ofAll, view) => {
+    program = ofAll;
+    browser = view;
+  },
+  { graphics: false },
+);
 
 const FOLDER = mkdtempSync(join(tmpdir(), 'aurantia-blends-'));
 const file = (name: string, data: string | Buffer) => {

@@ -18,10 +18,13 @@ import { programForAll } from '../src/running';
 
 let program: Program;
 let browser: Browser;
-programForAll((ofAll, view) => {
-  program = ofAll;
-  browser = view;
-});
+programForAll(
+  (ofAll, view) => {
+    program = ofAll;
+    browser = view;
+  },
+  { graphics: false },
+);
 
 const open = async (design: string, area: string) => {
   await browser.get(`${program.address}/designs/${design}/colour`);

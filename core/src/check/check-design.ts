@@ -28,7 +28,10 @@ import { baseFarOff, thinCover } from './rules/thin-cover';
 import { whiteUnder } from './rules/white-under';
 import { loosePowder } from './rules/loose-powder';
 import { masksComeOff, maskUnderResin, tapeOnFreshPaint } from './rules/masks';
-import { outlineCovers, pieceOffTheCup, stripFits } from './rules/pieces';
+import { flameOverInk } from './rules/flame';
+import { lightBeforeDark } from './rules/light-before-dark';
+import { motifShows } from './rules/motif-shows';
+import { outlineCovers, pieceOffTheCup, pieceUnderHandle, stripFits } from './rules/pieces';
 import { rimLine } from './rules/rim-line';
 import { sealFilm } from './rules/seal-film';
 import { glueForNothing, glueOnSoftGlue, intoSoftCoat } from './rules/soft-coats';
@@ -55,12 +58,14 @@ export const rules: readonly Rule[] = [
   loosePowder,
   sealFilm,
   pieceOffTheCup,
+  pieceUnderHandle,
   stripFits,
   outlineCovers,
   recoatWindow,
   sandCured,
   rimLine,
   mixInTime,
+  flameOverInk,
   coatOnNothing,
   whiteUnder,
   thinCover,
@@ -69,6 +74,8 @@ export const rules: readonly Rule[] = [
   seeThroughGround,
   inkLoad,
   unsealedGlitter,
+  lightBeforeDark,
+  motifShows,
   pressChunky,
   chunkyGlue,
   fastGlue,

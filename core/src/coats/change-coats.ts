@@ -1,12 +1,30 @@
 import type { AreaId } from '../areas';
-import { isFilm, withParts, type Blend, type Coat, type CoatId, type CoatKindName, type Design, type Workshop } from '../design';
+import {
+  isFilm,
+  withParts,
+  type Blend,
+  type Coat,
+  type CoatId,
+  type CoatKindName,
+  type CoatOf,
+  type Design,
+  type Workshop,
+} from '../design';
 import { heightOf } from '../vessel';
 import type { CoatGroup } from './coat-kind';
 import { coatKinds } from './coat-kinds';
 
 /** What a new coat of a kind begins with, from what is on the shelf. */
-export const startingCoat = (kind: CoatKindName, design: Design, { shelf }: Pick<Workshop, 'shelf'>, id: CoatId): Coat =>
-  ({ ...coatKinds[kind].start({ shelf, height: heightOf(design.cup), stations: design.cup.stations }), id }) as Coat;
+export function startingCoat<Kind extends CoatKindName>(
+  kind: Kind,
+  { cup }: Pick<Design, 'cup'>,
+  { shelf }: Pick<Workshop, 'shelf'>,
+  id: CoatId,
+): CoatOf<Kind> {
+  // Opposite the seam is where the eye goes first, unless a handle is there.
+  const front = cup.handle ? (cup.handle.angle + 90) % 360 : 180;
+  return { ...coatKinds[kind].start({ shelf, height: heightOf(cup), stations: cup.stations, front }), id } as CoatOf<Kind>;
+}
 
 /** What comes after what, in the order of work. */
 const later: Readonly<Record<CoatGroup, readonly CoatGroup[]>> = {

@@ -52,6 +52,8 @@ export interface StartingPoint {
   readonly shelf: readonly ShelfItem[];
   readonly height: number;
   readonly stations: readonly Station[];
+  /** degrees from the seam where a piece is seen first and nothing is in its way */
+  readonly front: number;
 }
 
 /** What kinds of coat serve, in the order of work. */

@@ -1,8 +1,8 @@
 import { itemOf } from '../stock';
 import { lengthText } from '../units';
 import { bodyOf, inThisRoom, type CoatKind } from './coat-kind';
-import { spotText } from './decal';
-import { anyFilm, used } from './used';
+import { repeatedText, spotText } from './decal';
+import { anyFilm, pieceSheets, used } from './used';
 
 /** Minutes a water-slide sheet dries before it is sealed. */
 const DRY = 240;
@@ -12,7 +12,7 @@ export const sheet: CoatKind<'sheet'> = {
   name: 'Printed sheet',
   group: 'laid on',
   explains: 'A printed water-slide sheet: sealed twice, soaked, slid on, smoothed, dried, and sealed again before resin.',
-  start: ({ shelf, height }) => ({
+  start: ({ shelf, height, front }) => ({
     kind: 'sheet',
     note: '',
     film: shelf.find((item) => item.kind === 'film' && item.type === 'printed')?.id ?? anyFilm(shelf),
@@ -20,7 +20,9 @@ export const sheet: CoatKind<'sheet'> = {
     width: 90,
     height: 60,
     centre: Math.round(height / 2),
-    angle: 180,
+    angle: front,
+    times: 1,
+    mirrored: false,
   }),
   lay(coat, grounds, context) {
     const film = itemOf(context.shelf, coat.film, 'film');
@@ -30,12 +32,12 @@ export const sheet: CoatKind<'sheet'> = {
       body: bodyOf({
         title: `Printed sheet: ${coat.name}`,
         where: spotText(coat, units),
-        does: `Seal the print twice and let it dry. Soak the sheet (${lengthText(coat.width, units)} × ${lengthText(coat.height, units)}) for half a minute, slide it on, push the water out from the middle.`,
+        does: `Seal the print twice and let it dry. Soak the sheet (${lengthText(coat.width, units)} × ${lengthText(coat.height, units)}) for half a minute, slide it on, push the water out from the middle.${repeatedText(coat, context)}`,
         needs: [film?.name ?? 'the printed sheet', 'clear spray', 'bowl of water', 'soft squeegee'],
         waitsFor: 'Smooth, cured resin, clean of finger oil.',
         area: null,
-        uses: film ? used(film, (coat.width * coat.height) / (film.width * film.length)) : [],
-        handsOn: 20,
+        uses: film ? used(film, pieceSheets(film, coat)) : [],
+        handsOn: 20 * coat.times,
         wait: { minutes: inThisRoom(DRY, context), until: 'dry: no water left under it' },
       }),
     };

@@ -40,3 +40,9 @@ export function sheetsFor(film: { width: number; length: number }, wide: number,
   const across = Math.max(1, Math.floor(short / wide));
   return Math.ceil(long / whole) / across;
 }
+
+/** A film's sheets that a coat's flat pieces take; what falls off between them isn't counted. */
+export const pieceSheets = (
+  film: { width: number; length: number },
+  piece: { width: number; height: number; times: number },
+): number => (piece.times * piece.width * piece.height) / (film.width * film.length);

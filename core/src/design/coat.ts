@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { areaIdSchema } from '../areas';
 import { hexSchema } from '../colour';
+import { outlineSchema } from '../motif';
 import { shelfItemIdSchema } from '../stock';
 import { idText } from '../units';
 
@@ -31,8 +32,16 @@ const shows = z.string().trim().min(1, 'Say what it shows.').max(60, 'Keep it un
 
 const everywhere = <Kind extends string>(kind: Kind) => z.strictObject({ kind: z.literal(kind), ...shared });
 const somewhere = <Kind extends string>(kind: Kind) => everywhere(kind).extend({ on: onSchema });
-/** A flat piece at one spot of the wall. */
-const piece = <Kind extends string>(kind: Kind) => everywhere(kind).extend({ name: shows, width: mm, height: mm, centre, angle });
+/** so many alike, evenly round the cup */
+const times = z
+  .int('A whole number.')
+  .min(1, 'At least one.')
+  .max(24, 'More than 24 round a cup are a scatter: lay an area of it.');
+/** Flat pieces of one kind, the first at a spot of the wall. */
+const piece = <Kind extends string>(kind: Kind) =>
+  everywhere(kind).extend({ name: shows, width: mm, height: mm, centre, angle, times: times.default(1) });
+/** every second one cut the other way round */
+const mirrored = z.boolean().default(false);
 
 export const baseWays = ['sprayed', 'brushed', 'misted'] as const;
 
@@ -90,8 +99,14 @@ export const coatSchemas = {
     /** mm it stands up */
     raised: z.number().min(0.1, 'At least 0.1 mm.').max(3, 'Over 3 mm it cracks. Lay it twice.'),
   }),
-  decal: piece('decal'),
-  sheet: piece('sheet').extend({ film: item }),
+  decal: piece('decal').extend({
+    /** what it is cut from, or printed on; null where nobody says */
+    film: item.nullable().default(null),
+    /** a shape that fills its width and height; null of the whole sheet */
+    outline: outlineSchema.nullable().default(null),
+    mirrored,
+  }),
+  sheet: piece('sheet').extend({ film: item, mirrored }),
   tag: piece('tag').extend({ raised: z.number().min(0.1, 'At least 0.1 mm.').max(10, 'At most 10 mm.') }),
   rest: everywhere('rest').extend({ hours: z.number().min(1, 'At least an hour.').max(1000, 'At most 1000 hours.') }),
 } as const;

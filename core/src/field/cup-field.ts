@@ -4,20 +4,24 @@ import type { Plan } from '../plan';
 import { seedOf } from '../random';
 import type { Region } from '../regions';
 import { circumferenceAt, type Cup } from '../vessel';
-import type { FieldRegion, FieldRequest } from './field';
+import type { FieldRequest } from './field';
 import { cupLight } from './field-light';
+import { withPieces, type FieldPlace } from './laid-pieces';
 import { allPixels, regionPixels } from './region-pixels';
 
 /** The part of a plan that the picture is made from; small enough to hand to a worker. */
-export type FieldPlan = Pick<Plan, 'design' | 'surface' | 'places' | 'looks' | 'bareWall'> & { readonly leftOver: Region };
+export type FieldPlan = Pick<Plan, 'design' | 'surface' | 'places' | 'looks' | 'bareWall' | 'pieces'> & {
+  readonly leftOver: Region;
+};
 
-export const fieldPlanOf = ({ design, surface, areas, places, looks, bareWall }: Plan): FieldPlan => ({
+export const fieldPlanOf = ({ design, surface, areas, places, looks, bareWall, pieces }: Plan): FieldPlan => ({
   design,
   surface,
   leftOver: areas.leftOver.region,
   places,
   looks,
   bareWall,
+  pieces,
 });
 
 /** The same with no film over its last flakes: what a glitter coat is like before its ink. */
@@ -37,17 +41,19 @@ export function cupField(plan: FieldPlan, cup: Cup, pixelsPerMm: number): FieldR
   const rows = Math.max(8, Math.round(height * pixelsPerMm));
   const rowsPerMm = rows / height;
   const picture = { width: columns, height: rows, top: height, rowsPerMm };
-  const regions: FieldRegion[] = [
-    { pixels: regionPixels(plan.leftOver, picture), look: plan.looks[LEFT_OVER] },
-    ...plan.places.map(({ id, region }) => ({ pixels: regionPixels(region, picture), look: plan.looks[id] })),
-  ];
+  const columnsPerMm = (row: number) =>
+    columns / circumferenceAt(cup.stations, Math.min(height, Math.max(0, height - (row + 0.5) / rowsPerMm)));
+  const places: FieldPlace[] = [{ id: LEFT_OVER, region: plan.leftOver }, ...plan.places].map(({ id, region }) => ({
+    id,
+    pixels: regionPixels(region, picture),
+    look: plan.looks[id],
+  }));
   return {
     width: columns,
     height: rows,
     rowsPerMm,
-    columnsPerMm: (row) =>
-      columns / circumferenceAt(cup.stations, Math.min(height, Math.max(0, height - (row + 0.5) / rowsPerMm))),
-    regions,
+    columnsPerMm,
+    regions: withPieces(places, plan.pieces, { ...picture, columnsPerMm }, cup.stations),
     ground: plan.bareWall,
     seed: seedOf(plan.design),
     wraps: true,

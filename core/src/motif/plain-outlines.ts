@@ -92,3 +92,25 @@ export const outlineName = (outline: Outline): string => (outline.shape === 'own
 /** How far an outline reaches from its middle, for a width of 1. */
 export const reachOf = (outline: Outline): number =>
   Math.max(...shapeOf(outline).flatMap(([line]) => line.map(([x, y]) => Math.hypot(x, y))));
+
+/** An outline stretched to fill a box, still for a width of 1; the box itself where there is none. @param tall height by width */
+export function filling(outline: Outline | null, tall: number): MotifShape {
+  if (outline === null) {
+    const half = tall / 2;
+    return [
+      [
+        closed([
+          [-0.5, -half],
+          [0.5, -half],
+          [0.5, half],
+          [-0.5, half],
+        ]),
+      ],
+    ];
+  }
+  const shape = shapeOf(outline);
+  const ys = shape.flatMap(([line]) => line.map(([, y]) => y));
+  const [low, high] = [Math.min(...ys), Math.max(...ys)];
+  const up = (y: number) => ((y - (low + high) / 2) / (high - low)) * tall;
+  return shape.map((polygon) => polygon.map((ring) => ring.map(([x, y]): Point => [x, up(y)])));
+}

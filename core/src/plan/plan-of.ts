@@ -3,6 +3,7 @@ import { checkDesign } from '../check';
 import { bareGrounds, rememberedLight, stepsOf, type CoatContext, type Grounds, type ReadyBlend, type Step } from '../coats';
 import { schooled, type Design, type OwnSchools, type Settings, type Workshop } from '../design';
 import { layoutOf, placesOfCup, placesOnWall, surfaceOf, type CupPlaces, type PlannedAreas } from '../layout';
+import { piecesOnCup } from '../pieces';
 import { createFadePlanner, type LaidFade, type PlannedFade } from '../pots';
 import { remember, rememberEach, rememberEachRecord, rememberRecord } from '../remember';
 import { bareWallColour } from '../vessel';
@@ -42,6 +43,7 @@ export function createPlanner(): Planner {
   const looks = remember((after: Grounds, fades: readonly PlannedFade[]): Plan['looks'] =>
     Object.fromEntries(Object.entries(withWholeAreas(after, fades)).map(([place, ground]) => [place, ground.look])),
   );
+  const pieces = remember(piecesOnCup);
   const totals = remember(totalsOf);
   const findings = rememberRecord(checkDesign);
 
@@ -97,6 +99,7 @@ export function createPlanner(): Planner {
       blends: outcome,
       fades: fades.planned,
       places: onWall(planned, fades.planned),
+      pieces: pieces(laid, design.cup, planned, shelf),
       coats: laid.map((step) => step.planned),
       finished: Object.fromEntries(
         Object.entries(withWholeAreas(after, fades.planned)).map(([place, ground]) => [place, light.hex(ground.spectrum)]),

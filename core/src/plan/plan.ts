@@ -4,6 +4,7 @@ import type { PlannedCoat } from '../coats';
 import type { DesignId } from '../design';
 import type { PlannedAreas, PlannedPlace, PlannedSurface } from '../layout';
 import type { Look } from '../look';
+import type { PlannedPiece } from '../pieces';
 import type { PlannedFade } from '../pots';
 import type { PlanTotals } from './totals';
 
@@ -18,6 +19,8 @@ export interface Plan {
   readonly fades: readonly PlannedFade[];
   /** every area, or the pots it fades in, in the order they are laid */
   readonly places: readonly PlannedPlace[];
+  /** strips, outlines, decals, sheets and tags, in the order they are laid */
+  readonly pieces: readonly PlannedPiece[];
   readonly coats: readonly PlannedCoat[];
   /** hex of each place, of an area that fades as its middle pot’s, of `left-over` and of `base-bare`, once all coats are on */
   readonly finished: Readonly<Record<string, string>>;

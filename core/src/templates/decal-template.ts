@@ -1,18 +1,24 @@
+import { filling, type Outline } from '../motif';
 import { decalFit, type Decal, type FlatPoint, type Station } from '../vessel';
 import { mark, sheetAround, type Template, type TemplateLine } from './template';
 
 /** A flat decal with its middle lines, and slits where the wall makes it need them. */
-export function decalTemplate(name: string, decal: Decal, stations: readonly Station[]): Template {
+export function decalTemplate(
+  name: string,
+  decal: Decal,
+  stations: readonly Station[],
+  outline: Outline | null = null,
+): Template {
   const fit = decalFit(stations, decal);
   const { width, height } = decal;
-  const corners: FlatPoint[] = [
-    [0, 0],
-    [width, 0],
-    [width, height],
-    [0, height],
-    [0, 0],
-  ];
-  const sides = fit.slits / 2;
+  const shape = filling(outline, height / width).flat();
+  const edges = shape.map((ring): TemplateLine => ({
+    role: 'cut',
+    points: ring.map(([x, y]): FlatPoint => [width * (x + 0.5), height / 2 - width * y]),
+    closed: true,
+  }));
+  // A shape of its own lies down between its own edges.
+  const sides = outline === null ? fit.slits / 2 : 0;
   const slits = Array.from({ length: sides }, (_, i): readonly TemplateLine[] => {
     const x = (width * (i + 1)) / (sides + 1);
     const cut = (from: FlatPoint, to: FlatPoint): TemplateLine => ({ role: 'cut', points: [from, to], closed: false });
@@ -27,7 +33,7 @@ export function decalTemplate(name: string, decal: Decal, stations: readonly Sta
     warns: null,
     sheets: [
       sheetAround(name, [
-        { role: 'cut', points: corners, closed: true },
+        ...edges,
         ...slits,
         mark([width / 2, 0], [width / 2, height]),
         mark([0, height / 2], [width, height / 2]),

@@ -1,6 +1,7 @@
 import { edgeLine, type AreaOf } from '../areas';
+import type { CoatOf } from '../design';
 import { bandRegion, onGrid, type Region, type WallPoint } from '../regions';
-import { heightOf, levelHeight, piecesOf, stripFit, wallLength, type Cup } from '../vessel';
+import { heightOf, levelHeight, piecesOf, stripAround, stripFit, wallLength, type Cup } from '../vessel';
 import { flatPieces } from './flat-pieces';
 import { mark, sheetAround, type Template, type TemplateSheet, type TemplateWishes } from './template';
 
@@ -30,6 +31,18 @@ export function stripTemplate(area: AreaOf<'band'>, cup: Cup, wishes: TemplateWi
     says,
     warns,
     sheets: stripSheets(area.name, overlapped(area, cup, wishes.overlap), cup),
+  };
+}
+
+/** A strip of film that a coat lays once round, as wide as it is cut, its end over its start by so many mm. */
+export function laidStripTemplate({ width, centre }: CoatOf<'strip'>, cup: Cup, overlap: number): Template {
+  const { from, to, shortest, longest, puckers } = stripAround(cup.stations, width, centre);
+  const past = (360 * overlap) / shortest;
+  return {
+    title: `Strip at ${centre} mm`,
+    says: [`${longest.toFixed(1)} mm round where the wall is widest under it; ${overlap} mm are added to lie over its start.`],
+    warns: puckers ? 'The wall leans here: cut the strip curved as drawn; a straight one would pucker.' : null,
+    sheets: stripSheets('Strip', bandRegion(from, to, 0, onGrid(360 + past)), cup),
   };
 }
 

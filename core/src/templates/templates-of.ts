@@ -1,16 +1,16 @@
 import type { Area, AreaOf } from '../areas';
-import type { Design } from '../design';
+import type { Coat, Design } from '../design';
 import type { PlannedArea } from '../layout';
 import { outlineName, shapeOf } from '../motif';
 import type { Plan } from '../plan';
-import { coatedHeight, cupKinds, type Decal } from '../vessel';
+import { coatedHeight, cupKinds, type Cup, type Decal } from '../vessel';
 import { baseTemplate } from './base-template';
 import { decalTemplate } from './decal-template';
 import { fadeStrip } from './fade-strip';
 import { flatPieces, wholeOutlines } from './flat-pieces';
 import { heightsTemplate } from './heights-template';
 import { FILM_HOLD, outlineFilm } from './outline-film';
-import { edgeTemplate, marksTemplate, stripTemplate } from './strip-template';
+import { edgeTemplate, laidStripTemplate, marksTemplate, stripTemplate } from './strip-template';
 import { sheetAround, type Template, type TemplateLine, type TemplateSheet, type TemplateWishes } from './template';
 
 /** A template that can be had of a design, before it is drawn. */
@@ -89,20 +89,37 @@ export function templatesOf(design: Design, plan: Plan): readonly TemplateOffer[
     ...(cupKinds[cup.shape].underside
       ? [{ id: 'base', title: 'Base disc', use: 'fold lines find the centre', wants: [], draw: () => baseTemplate(cup) }]
       : []),
-    ...design.coats.flatMap((coat): readonly TemplateOffer[] =>
-      coat.kind === 'decal'
-        ? [
-            {
-              id: `decal ${coat.id}`,
-              title: `${coat.name}, decal`,
-              use: 'true size, with slits where it needs them',
-              wants: [],
-              draw: () => decalTemplate(coat.name, coat satisfies Decal, cup.stations),
-            },
-          ]
-        : [],
-    ),
+    ...design.coats.flatMap((coat) => pieceOffers(coat, cup)),
   ];
+}
+
+/** Of coats that are cut out of film. */
+function pieceOffers(coat: Coat, cup: Cup): readonly TemplateOffer[] {
+  switch (coat.kind) {
+    case 'decal':
+    case 'sheet':
+      return [
+        {
+          id: `${coat.kind} ${coat.id}`,
+          title: `${coat.name}, ${coat.kind}`,
+          use: 'true size, with slits where it needs them',
+          wants: [],
+          draw: () => decalTemplate(coat.name, coat satisfies Decal, cup.stations, coat.kind === 'decal' ? coat.outline : null),
+        },
+      ];
+    case 'strip':
+      return [
+        {
+          id: `strip ${coat.id}`,
+          title: `Strip at ${coat.centre} mm`,
+          use: 'laid once round, ends overlapping; curved where the wall leans',
+          wants: ['overlap'],
+          draw: ({ overlap }) => laidStripTemplate(coat, cup, overlap),
+        },
+      ];
+    default:
+      return [];
+  }
 }
 
 function areaOffers(area: Area, planned: PlannedArea, design: Design): readonly TemplateOffer[] {

@@ -39,17 +39,24 @@ export function stripFit(stations: readonly Station[], from: number, to: number)
   };
 }
 
+/** A strip as it lies: between which heights, and how far it would stand over foot or rim, mm. */
+export interface LaidStrip extends StripFit {
+  readonly from: number;
+  readonly to: number;
+  readonly over: number;
+}
+
 /**
  * A strip of one width once round, its middle at a height.
  * @param width along the wall @param centre above the foot
  * @returns how it lies, and by how much its edges would stand over foot or rim; lengths mm
  */
-export function stripAround(stations: readonly Station[], width: number, centre: number): StripFit & { readonly over: number } {
+export function stripAround(stations: readonly Station[], width: number, centre: number): LaidStrip {
   const height = stations[stations.length - 1].height;
   const along = wallLength(stations, 0, Math.min(height, Math.max(0, centre)));
   const whole = wallLength(stations, 0, height);
   const [low, high] = [along - width / 2, along + width / 2];
   const at = (length: number) => Math.min(height, heightAtWallLength(stations, Math.min(whole, Math.max(0, length))));
   const over = Math.max(0, -low, high - whole, centre - height);
-  return { ...stripFit(stations, at(low), at(high)), over };
+  return { ...stripFit(stations, at(low), at(high)), from: at(low), to: at(high), over };
 }

@@ -1,20 +1,14 @@
 import { listText } from '../../units';
-import { areasWhere, placesOfArea, stepsOfKind, type Rule } from '../finding';
+import { areasWhere, placesOfArea, reaches, stepsOfKind, type Facts, type Rule } from '../finding';
 
+/** Films that are laid on flakes no resin lies over. */
 export const decalOnGlitter: Rule = {
   name: 'decal on raw glitter',
   find: (facts) =>
-    stepsOfKind(facts, 'decal').flatMap(({ coat, before }) => {
-      const under = facts.areas.areas.filter(
-        ({ from, to }) =>
-          from !== null && to !== null && from < coat.centre + coat.height / 2 && to > coat.centre - coat.height / 2,
-      );
+    stepsOfKind(facts, 'decal', 'sheet', 'strip', 'outline').flatMap(({ coat, before, planned }) => {
       const raw = areasWhere(
         facts,
-        (place) =>
-          under.some(({ id }) => placesOfArea(facts, id).includes(place)) &&
-          before[place].hasGlitter &&
-          before[place].cover === 0,
+        (place) => liesOn(facts, coat, place) && before[place].hasGlitter && before[place].cover === 0,
       );
       if (raw.length === 0) return [];
       return [
@@ -22,10 +16,26 @@ export const decalOnGlitter: Rule = {
           level: 'stop' as const,
           coat: coat.id,
           area: null,
-          says: `“${coat.name}” lies on raw glitter on ${listText(raw)}.`,
+          says: `“${planned.title}” lies on raw glitter on ${listText(raw)}.`,
           why: 'Its carrier tape pulls the flakes off, and its edges never close.',
           fix: { does: 'insert coat' as const, label: 'Add clear resin before it', kind: 'resin' as const, before: coat.id },
         },
       ];
     }),
 };
+
+type LaidFilm = ReturnType<typeof stepsOfKind<'decal' | 'sheet' | 'strip' | 'outline'>>[number]['coat'];
+
+/** Whether a film comes to lie on a place: by its heights, or round the areas it is cut for. */
+function liesOn(facts: Facts, coat: LaidFilm, place: string): boolean {
+  if (coat.kind === 'outline') return reaches(facts, coat, place);
+  const half = (coat.kind === 'strip' ? coat.width : coat.height) / 2;
+  return facts.areas.areas.some(
+    ({ id, from, to }) =>
+      placesOfArea(facts, id).some((one) => one === place) &&
+      from !== null &&
+      to !== null &&
+      from < coat.centre + half &&
+      to > coat.centre - half,
+  );
+}

@@ -1,5 +1,7 @@
+import { pieceEdges } from '../../pieces';
+import { within } from '../../regions';
 import { itemOf } from '../../stock';
-import { lengthText } from '../../units';
+import { countText, lengthText } from '../../units';
 import { decalFit, stripAround } from '../../vessel';
 import { stepsOfKind, type Found, type Rule } from '../finding';
 
@@ -9,21 +11,54 @@ export const pieceOffTheCup: Rule = {
   find: (facts) =>
     stepsOfKind(facts, 'decal', 'sheet', 'tag').flatMap(({ coat }): readonly Found[] => {
       const { wrap, off } = decalFit(facts.design.cup.stations, coat);
-      if (wrap <= 360 && off.length === 0) return [];
+      const wide = lengthText(coat.width, facts.workshop.settings.units);
+      const about = { level: 'stop' as const, coat: coat.id, area: null, fix: null };
+      if (wrap > 360)
+        return [
+          {
+            ...about,
+            says: `“${coat.name}” is ${wide} wide, more than this cup is round.`,
+            why: 'Its ends would lie over each other. Make it narrower, or use two.',
+          },
+        ];
+      if (wrap * coat.times > 360)
+        return [
+          {
+            ...about,
+            says: `${coat.times} times “${coat.name}”, ${wide} wide each, is more than this cup is round.`,
+            why: `They would lie over each other; ${countText(Math.floor(360 / wrap), 'of them fits', 'of them fit')} side by side. Take fewer, or make them narrower.`,
+          },
+        ];
+      if (off.length === 0) return [];
+      return [{ ...about, says: `“${coat.name}” doesn’t fit between foot and rim.`, why: off.join(' ') }];
+    }),
+};
+
+/** Pieces that run into the patch under the handle. */
+export const pieceUnderHandle: Rule = {
+  name: 'piece under the handle',
+  find: (facts) => {
+    const { region } = facts.areas.barePatch;
+    if (region.length === 0) return [];
+    return stepsOfKind(facts, 'decal', 'sheet', 'tag', 'strip').flatMap(({ coat, planned }): readonly Found[] => {
+      // Of one that goes all the way round another rule speaks.
+      if ('height' in coat && decalFit(facts.design.cup.stations, coat).wrap > 360) return [];
+      if (within(pieceEdges(coat, facts.design.cup, facts.areas).region, region).length === 0) return [];
+      const round = coat.kind === 'strip';
       return [
         {
-          level: 'stop',
+          level: round ? 'look' : 'stop',
           coat: coat.id,
           area: null,
-          says:
-            wrap > 360
-              ? `“${coat.name}” is ${lengthText(coat.width, facts.workshop.settings.units)} wide, more than this cup is round.`
-              : `“${coat.name}” doesn’t fit between foot and rim.`,
-          why: wrap > 360 ? 'Its ends would lie over each other. Make it narrower, or use two.' : off.join(' '),
+          says: `“${planned.title}” runs into the handle.`,
+          why: round
+            ? 'It can’t go once round there. Let it begin and end at the handle, or lay it above or below.'
+            : 'Nothing lies flat over a joint. Turn it round the cup, or move it up or down.',
           fix: null,
         },
       ];
-    }),
+    });
+  },
 };
 
 /** Strips that are too short, too wide for their film, or hang over an edge. */

@@ -9,8 +9,8 @@ const TENDER: readonly string[] = ['printed', 'metallic', 'layered'];
 export const sealFilm: Rule = {
   name: 'seal printed and metallic film',
   find: (facts) =>
-    stepsOfKind(facts, 'sheet', 'strip', 'outline').flatMap(({ coat, index, planned }) => {
-      const film = itemOf(facts.workshop.shelf, coat.film, 'film');
+    stepsOfKind(facts, 'decal', 'sheet', 'strip', 'outline').flatMap(({ coat, index, planned }) => {
+      const film = coat.film === null ? undefined : itemOf(facts.workshop.shelf, coat.film, 'film');
       if (coat.kind !== 'sheet' && (!film || !TENDER.includes(film.type))) return [];
       const after = facts.steps.slice(index + 1);
       const resin = after.findIndex((step) => isFilm(step.coat));

@@ -15,6 +15,8 @@ export class OpenDesign {
   });
   /** the area whose coats are shown cut through; null while none are */
   readonly cut = signal<string | null>(null);
+  /** the coat that is open among the coats; what it lays is marked on the cup */
+  readonly openCoat = signal<string | null>(null);
   /** what half of a fade's picture shows beside its pots */
   readonly beside = linkedSignal<string | null, '' | FadeBeside>({ source: this.chosenArea, computation: () => '' });
 }

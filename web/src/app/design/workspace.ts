@@ -60,6 +60,8 @@ export class Workspace {
     if (this.stage() === 'areas' || this.stage() === 'colour') return this.chosenArea();
     return this.stage() === 'coats' ? this.open.cut() : null;
   });
+  /** the coat whose pieces the cup marks */
+  protected readonly piece = computed(() => (this.stage() === 'coats' ? this.open.openCoat() : null));
   /** the stage that is shown, by its path */
   protected readonly stage = toSignal(
     this.router.events.pipe(

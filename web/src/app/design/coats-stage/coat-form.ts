@@ -2,6 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, outp
 import { baseWays, coatSchema, faultsOf, itemsOfCoat, type AreaId, type Coat, type Design, type ShelfKind } from '@aurantia/core';
 import { ColourField } from '../../parts/fields/colour-field';
 import { NumberField } from '../../parts/fields/number-field';
+import { OutlineField } from '../../parts/fields/outline-field';
+import { Unfetched } from '../../parts/unfetched/unfetched';
 import { JarField } from '../../parts/jar-finder/jar-field';
 import { Tick } from '../../parts/fields/tick';
 import { TextField } from '../../parts/fields/text-field';
@@ -27,7 +29,7 @@ const order = Object.keys(labels) as ShelfKind[];
 /** What can be set on a coat: where it goes, what is used, how thick or how often. */
 @Component({
   selector: 'au-coat-form',
-  imports: [Chips, ColourField, NumberField, JarField, Tick, TextField],
+  imports: [Chips, ColourField, NumberField, JarField, OutlineField, Tick, TextField, Unfetched],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './coat-form.html',
   styleUrl: './coat-form.scss',
@@ -49,7 +51,9 @@ export class CoatForm {
   /** what of the shelf this coat is made with; a coat names each in the field of its kind */
   protected readonly choices = computed(() => {
     const coat = this.coat();
-    return itemsOfCoat(coat)
+    // What a decal is cut from may be left open, and said later.
+    const open = coat.kind === 'decal' && coat.film === null ? [{ kind: 'film' as const, id: '' }] : [];
+    return [...itemsOfCoat(coat), ...open]
       .map(({ kind, id }) => ({
         field: kind,
         kind,

@@ -83,8 +83,9 @@ export class CoatsStage {
   private readonly changes = inject(ChangeDetectorRef);
   private readonly announcer = inject(LiveAnnouncer);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
-  protected readonly design = inject(OpenDesign).design;
-  protected readonly plan = inject(OpenDesign).plan;
+  private readonly shared = inject(OpenDesign);
+  protected readonly design = this.shared.design;
+  protected readonly plan = this.shared.plan;
 
   private readonly injector = inject(Injector);
   private readonly suggested = inject(SuggestedCoats);
@@ -100,7 +101,7 @@ export class CoatsStage {
   protected readonly view = linkedSignal<View>(() => this.views.find(({ tab }) => tab === this.shown())?.tab ?? 'order');
   protected readonly suggesting = signal(false);
   protected readonly thinking = signal(false);
-  protected readonly open = signal<string | null>(null);
+  protected readonly open = this.shared.openCoat;
   protected readonly refused = signal<string | null>(null);
   protected readonly rows = computed(() =>
     this.design().coats.map((coat, index) => ({

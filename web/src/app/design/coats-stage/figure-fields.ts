@@ -25,6 +25,7 @@ export const figureFields: readonly FigureField[] = [
   { field: 'length', label: 'Cut to', measure: 'length' },
   { field: 'centre', label: 'Centre above the foot', measure: 'length' },
   { field: 'angle', label: 'Centre from the seam', unitName: '°' },
+  { field: 'times', label: 'How many, evenly round' },
   { field: 'raised', label: 'Stands up', unitName: 'mm' },
   { field: 'hours', label: 'Rest', unitName: 'h' },
 ];

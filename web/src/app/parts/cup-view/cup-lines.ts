@@ -77,6 +77,8 @@ export function linesSeen(
 /** The areas whose edges are drawn on the cup. */
 export interface CupEdges {
   readonly faint: readonly Region[];
+  /** pieces that nobody says the look of, or that one looks through */
+  readonly pieces: readonly Region[];
   readonly chosen: Region | null;
 }
 
@@ -91,7 +93,7 @@ export interface CupSeen {
 /** Paints the edges of areas over a cup. */
 export function paintEdges(
   canvas: HTMLCanvasElement,
-  { faint, chosen }: CupEdges,
+  { faint, pieces, chosen }: CupEdges,
   { stations, stance, turn, dots }: CupSeen,
 ): void {
   const context = canvas.getContext('2d');
@@ -112,6 +114,7 @@ export function paintEdges(
     }
   };
   for (const region of faint) draw(region, '#fffdf9', 1, [5, 4]);
+  for (const region of pieces) draw(region, '#fffdf9', 1.5, []);
   const peel = getComputedStyle(canvas).getPropertyValue('--peel').trim();
   if (chosen) draw(chosen, peel, 2, chosen.length > MANY ? [] : [6, 3]);
 }

@@ -16,7 +16,6 @@ import {
 import {
   fieldBeside,
   fieldPlanOf,
-  middleOf,
   type AreaHandle,
   type AreaId,
   type FadeBeside,
@@ -32,6 +31,7 @@ import { WorkshopMemory } from '../../services/workshop';
 import type { LatheCup } from './lathe-cup';
 import { AreaHandleDirective, type HandleMove } from '../area-handle/area-handle';
 import { paintEdges, placeSeenAt, seenAt, type CupEdges } from './cup-lines';
+import { edgesOf, frontOf, pieceNames, type Marked } from './drawn-edges';
 import { paintCup } from './paint-cup';
 import { potMarks } from './pot-marks';
 import { radiusAt, rowOf, stanceIn, topOf, type Stance } from '@aurantia/core/figure';
@@ -57,6 +57,8 @@ export class CupView {
   readonly plan = input.required<Plan>();
   readonly cup = input.required<Cup>();
   readonly chosen = input<string | null>(null);
+  /** the coat whose pieces are marked in place of an area */
+  readonly piece = input<string | null>(null);
   /** half of the chosen area's fade is shown as it would have been otherwise */
   readonly beside = input<'' | FadeBeside>('');
   /** points of the chosen area that can be dragged here too */
@@ -96,16 +98,9 @@ export class CupView {
     return ticksUpTo(this.plan().surface.height, units).map((tick) => ({ ...tick, y: rowOf(this.stance(), tick.mm) }));
   });
   protected readonly rulerUnit = computed(() => (this.memory.units().length === 'mm' ? 'mm' : 'in'));
-  /** edges of all areas, faint, and of the chosen one; hundreds of motifs would only be a thicket of lines */
-  private readonly edges = computed<CupEdges>(() => {
-    const areas = this.plan().areas.areas;
-    return {
-      faint: this.plan()
-        .places.filter(({ region, id }) => region.length < 60 && id !== this.chosen())
-        .map(({ region }) => region),
-      chosen: areas.find(({ id }) => id === this.chosen())?.own ?? null,
-    };
-  });
+  private readonly marked = computed<Marked>(() => ({ area: this.chosen(), coat: this.piece() }));
+  private readonly edges = computed<CupEdges>(() => edgesOf(this.plan(), this.marked()));
+  protected readonly pieceNames = computed(() => pieceNames(this.plan(), this.cup().stations, this.stance(), this.turn()));
   protected readonly brackets = computed(() => {
     const area = this.plan().areas.areas.find(({ id }) => id === this.chosen());
     return area && area.from !== null && area.to !== null
@@ -163,12 +158,12 @@ export class CupView {
     });
     effect(() => this.draw());
     effect(() => this.drawEdges());
-    effect(() => this.turnTo(this.chosen()));
+    effect(() => this.turnTo(this.marked()));
   }
 
-  /** Brings the middle of a newly chosen area to the front; a drag of it turns nothing. */
-  private turnTo(chosen: string | null): void {
-    const middle = untracked(() => middleOf(this.plan().areas.areas.find(({ id }) => id === chosen)?.region ?? []));
+  /** Brings the middle of a newly chosen area, or the first piece of a coat, to the front; a drag of it turns nothing. */
+  private turnTo(marked: Marked): void {
+    const middle = untracked(() => frontOf(this.plan(), marked));
     if (!middle) return;
     const from = untracked(this.turn);
     const wanted = ((180 - middle.angle) * Math.PI) / 180;

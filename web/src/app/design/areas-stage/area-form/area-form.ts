@@ -5,7 +5,7 @@ import { LevelField } from '../../../parts/fields/level-field';
 import { NumberField } from '../../../parts/fields/number-field';
 import { Pick } from '../../../parts/fields/pick';
 import { LengthPipe } from '../../../parts/fields/unit-pipes';
-import { OutlineField } from './outline-field';
+import { OutlineField } from '../../../parts/fields/outline-field';
 import { TeethFields } from './teeth-fields';
 import { BUTTONS } from '../../../parts/buttons';
 

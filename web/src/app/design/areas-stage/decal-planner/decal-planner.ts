@@ -1,9 +1,19 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
-import { coatedHeight, decalFit, withDecal, type CoatId, type CoatOf, type Decal, type Design } from '@aurantia/core';
+import {
+  coatedHeight,
+  decalFit,
+  startingCoat,
+  withDecal,
+  type CoatId,
+  type CoatOf,
+  type Decal,
+  type Design,
+} from '@aurantia/core';
 import { decalTemplate } from '@aurantia/core/templates';
 import { v7 } from 'uuid';
 import { NumberField } from '../../../parts/fields/number-field';
 import { LengthPipe } from '../../../parts/fields/unit-pipes';
+import { WorkshopMemory } from '../../../services/workshop';
 import { DesignSession } from '../../session';
 import { SheetDrawing } from '../sheet-drawing';
 import { BUTTONS } from '../../../parts/buttons';
@@ -18,15 +28,15 @@ import { BUTTONS } from '../../../parts/buttons';
 })
 export class DecalPlanner {
   private readonly session = inject(DesignSession);
+  private readonly memory = inject(WorkshopMemory);
   readonly design = input.required<Design>();
   /** apart from the design, so that what is typed outlives every change but that of the cup */
   private readonly cup = computed(() => this.design().cup);
-  protected readonly decal = linkedSignal<Decal>(() => ({
-    width: 70,
-    height: 50,
-    centre: Math.round(coatedHeight(this.cup()) / 2),
-    angle: 180,
-  }));
+  private readonly begun = computed(() => startingCoat('decal', { cup: this.cup() }, this.memory.workshop(), 'begun' as CoatId));
+  protected readonly decal = linkedSignal<Decal>(() => {
+    const { width, height, centre, angle } = this.begun();
+    return { width, height, centre, angle };
+  });
   protected readonly said = signal('');
   protected readonly wrong = computed(() => {
     const { width, height, centre, angle } = this.decal();
@@ -44,7 +54,7 @@ export class DecalPlanner {
 
   /** Before the last resin, which closes over it; at the end where there is none. */
   protected lay(): void {
-    const coat: CoatOf<'decal'> = { kind: 'decal', id: v7() as CoatId, note: '', name: 'Decal', ...this.decal() };
+    const coat: CoatOf<'decal'> = { ...this.begun(), ...this.decal(), id: v7() as CoatId };
     const refused = this.session.change((design) => withDecal(design, coat));
     this.said.set(refused ?? 'It is among the coats now, before the last resin; its template is in the list.');
   }

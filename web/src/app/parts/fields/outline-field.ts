@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
 import { outlineName, plainOutlines, shapeOf, type Outline, type PlainOutline } from '@aurantia/core';
 import { outlineFromSvg } from '@aurantia/core/outline-file';
-import { Tip } from '../../../parts/tip';
-import { FileField } from '../../../parts/fields/file-field';
-import { BUTTONS } from '../../../parts/buttons';
+import { Tip } from '../tip';
+import { FileField } from './file-field';
+import { BUTTONS } from '../buttons';
 
 /** Which outline: one of the plain ones, or an SVG of one's own, of which only the closed lines are kept. */
 @Component({
@@ -13,6 +13,19 @@ import { BUTTONS } from '../../../parts/buttons';
   template: `
     <span class="soft" id="outline-name">Outline</span>
     <div class="row" role="group" aria-labelledby="outline-name">
+      @if (none(); as name) {
+        <button
+          type="button"
+          matButton="outlined"
+          [class.on]="outline() === null"
+          [attr.aria-pressed]="outline() === null"
+          [attr.aria-label]="name"
+          [auTip]="name"
+          (click)="cleared.emit()"
+        >
+          <svg viewBox="-0.6 -0.85 1.2 1.7" aria-hidden="true"><path d="M-.5-.4H.5V.4H-.5Z" /></svg>
+        </button>
+      }
       @for (one of shown(); track one.name) {
         <button
           type="button"
@@ -57,17 +70,20 @@ import { BUTTONS } from '../../../parts/buttons';
   `,
 })
 export class OutlineField {
-  readonly outline = input.required<Outline>();
+  /** null where it has none, for which there has to be a word */
+  readonly outline = input.required<Outline | null>();
+  readonly none = input<string | null>(null);
   readonly outlineChange = output<Outline>();
+  readonly cleared = output();
   protected readonly said = signal<string | null>(null);
   protected readonly wrong = signal(false);
   protected readonly shown = computed(() => {
     const now = this.outline();
     const plain = plainOutlines.map((shape: PlainOutline): Outline => ({ shape }));
-    return (now.shape === 'own' ? [...plain, now] : plain).map((outline) => ({
+    return (now?.shape === 'own' ? [...plain, now] : plain).map((outline) => ({
       outline,
       name: outlineName(outline),
-      on: outlineName(outline) === outlineName(now),
+      on: now !== null && outlineName(outline) === outlineName(now),
       path: shapeOf(outline)
         .flat()
         .map((ring) => `M${ring.map(([x, y]) => `${x.toFixed(3)} ${(-y).toFixed(3)}`).join('L')}Z`)

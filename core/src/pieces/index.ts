@@ -1,0 +1,2 @@
+export * from './piece-edges';
+export * from './pieces-on-cup';

@@ -1,0 +1,20 @@
+import { reads, type Browser } from '../src/browser';
+import type { Program } from '../src/program';
+import { programForAll } from '../src/running';
+import { views } from '../src/views';
+
+let program: Program;
+let browser: Browser;
+programForAll((ofAll, view) => {
+  program = ofAll;
+  browser = view;
+});
+
+test('the page breaks no rule of its own policy and logs no fault', async () => {
+  for (const [, path, says] of views) {
+    await browser.get(`${program.address}${path}`);
+    await reads(browser, says);
+  }
+  const logged = await browser.manage().logs().get('browser');
+  expect(logged.map((entry) => entry.message)).toEqual([]);
+});

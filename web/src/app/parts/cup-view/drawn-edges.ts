@@ -1,0 +1,50 @@
+import { middleOf, type Plan, type Region, type Station } from '@aurantia/core';
+import type { Stance } from '@aurantia/core/figure';
+import { seenAt, type CupEdges } from './cup-lines';
+
+/** What is marked on the cup: the pieces of a coat where one is open, else the area that is chosen. */
+export interface Marked {
+  readonly area: string | null;
+  readonly coat: string | null;
+}
+
+/** Where what is marked lies; null where nothing is. */
+export function markedRegion({ pieces, areas }: Plan, { area, coat }: Marked): Region | null {
+  return pieces.find((piece) => piece.coat === coat)?.region ?? areas.areas.find(({ id }) => id === area)?.own ?? null;
+}
+
+/** Edges of all areas, faint, and of what is marked; hundreds of motifs would only be a thicket of lines. */
+export function edgesOf(plan: Plan, marked: Marked): CupEdges {
+  const chosen = markedRegion(plan, marked);
+  return {
+    faint: plan.places.filter(({ region, id }) => region.length < 60 && id !== marked.area).map(({ region }) => region),
+    pieces: plan.pieces.filter(({ hides, region }) => hides === null && region !== chosen).map(({ region }) => region),
+    chosen,
+  };
+}
+
+/** What turns to the front once it is marked: the first piece of a coat, or the middle of an area. */
+export function frontOf(plan: Plan, { area, coat }: Marked): ReturnType<typeof middleOf> {
+  const piece = plan.pieces.find((one) => one.coat === coat)?.region.slice(0, 1);
+  return middleOf(piece ?? plan.areas.areas.find(({ id }) => id === area)?.region ?? []);
+}
+
+/** A name in the middle of what is drawn by its edges alone, css pixels. */
+interface PieceName {
+  readonly name: string;
+  readonly x: number;
+  readonly y: number;
+}
+
+/** Names of the pieces that nobody says the look of: of each coat, where the piece is that faces one most. */
+export const pieceNames = ({ pieces }: Plan, stations: readonly Station[], stance: Stance, turn: number): readonly PieceName[] =>
+  pieces
+    .filter(({ hides }) => hides === null)
+    .flatMap(({ name, region }): readonly PieceName[] => {
+      const middles = region.flatMap((polygon) => middleOf([polygon]) ?? []);
+      const [front] = middles
+        .map(({ angle, height }) => seenAt(angle, height, stations, stance, turn))
+        .filter(({ near }) => near)
+        .sort((a, b) => Math.abs(a.x - stance.axis) - Math.abs(b.x - stance.axis));
+      return front ? [{ name, x: front.x, y: front.y }] : [];
+    });
