@@ -1,10 +1,12 @@
 import { cupLight, flakeField, flatLight, litField, litPixels, type FlakeField } from '../src';
-import { figureBox, figureStance, mouthOf, paintedCup, stanceIn } from '../src/figure';
+import { figureBox, figureStance, handleLoop, handleReach, mouthOf, paintedCup, rowOf, stanceIn } from '../src/figure';
 
 const stations = [
   { height: 0, circumference: 200 },
   { height: 100, circumference: 200 },
 ];
+
+const cup = { stations, handle: null };
 
 /** A wall that is red on the left half of its wrap and blue on the right, with a green foot. */
 function wall(): FlakeField {
@@ -51,9 +53,9 @@ const strongest = ([r, g, b, a]: number[]) =>
   a === 0 ? 'nothing' : ['red', 'green', 'blue'][[r, g, b].indexOf(Math.max(r, g, b))];
 
 describe('a cup painted without a graphics card', () => {
-  const stance = stanceIn(stations, 120, 160, 10);
+  const stance = stanceIn(cup, 120, 160, 10);
   const paintedAt = (turn: number) => {
-    const picture = paintedCup(wall(), stations, { width: 120, height: 160, stance, turn });
+    const picture = paintedCup(wall(), cup, { width: 120, height: 160, stance, turn, handle: '#000000' });
     return (x: number, y: number) => strongest([...picture.slice((y * 120 + x) * 4, (y * 120 + x) * 4 + 4)]);
   };
 
@@ -74,12 +76,53 @@ describe('a cup painted without a graphics card', () => {
     for (let x = 0; x < 120; x += 7) expect(again(x, 90)).toBe(once(x, 90));
   });
   test('a figure’s picture has room for all of it, mouth and foot', () => {
-    const { width, height } = figureBox(stations, 1.22);
-    const at = figureStance(stations, 1.22, 2);
+    const { width, height } = figureBox(cup, 1.22);
+    const at = figureStance(cup, 1.22, 2);
     const { y, down, across, line } = mouthOf(stations, at);
     expect(y - down - line / 2).toBeGreaterThan(0);
     expect(across + line / 2).toBeLessThan(width);
     expect(at.ground + across * (down / across)).toBeLessThan(2 * height);
+  });
+});
+
+describe('a handle', () => {
+  const handle = { angle: 270, width: 16, from: 20, to: 80, length: 120, girth: 30 };
+  const mug = { stations, handle };
+  const stance = stanceIn(mug, 160, 160, 10);
+  const painted = (turn: number) => {
+    const picture = paintedCup(wall(), mug, { width: 160, height: 160, stance, turn, handle: '#00ffff' });
+    return (x: number, y: number) => [...picture.slice((y * 160 + Math.round(x)) * 4, (y * 160 + Math.round(x)) * 4 + 3)];
+  };
+  const loop = handleLoop(mug);
+  const reach = handleReach(mug);
+  const middle = Math.round(rowOf(stance, 50));
+
+  test('is as long along its outside as the tape says, from joint to joint', () => {
+    const line = loop?.line ?? [];
+    const length = line.slice(1).reduce((sum, { out, up }, i) => sum + Math.hypot(out - line[i].out, up - line[i].up), 0);
+    expect(length + Math.PI * (loop?.radius ?? 0)).toBeCloseTo(120, 0);
+    expect([line[0].up, line[line.length - 1].up]).toEqual([20, 80]);
+    expect(line[0].out).toBeCloseTo(100 / Math.PI, 9);
+  });
+  test('stands beside the cup a quarter turn from the front, and turns with it', () => {
+    const bar = (reach - (loop?.radius ?? 0)) * stance.scale;
+    const [blue, none] = [painted(0), painted(Math.PI)];
+    expect(blue(stance.axis + bar, middle)[1]).toBeGreaterThan(100);
+    expect(blue(stance.axis - bar, middle)).toEqual([0, 0, 0]);
+    expect(none(stance.axis - bar, middle)[1]).toBeGreaterThan(100);
+  });
+  test('hides what is behind it in front, and is hidden at the back', () => {
+    const green = ([, g]: number[]) => g > 60;
+    expect(green(painted(-Math.PI / 2)(stance.axis, middle))).toBe(true);
+    expect(green(painted(Math.PI / 2)(stance.axis, middle))).toBe(false);
+  });
+  test('has room in its picture, however it is turned', () => {
+    expect(reach * stance.scale).toBeLessThanOrEqual(70 + 1e-9);
+    expect(figureBox(mug, 2).width).toBeGreaterThan(figureBox(cup, 2).width);
+  });
+  test('too short a tape for its joints is a straight bar, no fault', () => {
+    const short = handleLoop({ stations, handle: { ...handle, length: 5 } });
+    expect(Math.max(...(short?.line ?? []).map(({ out }) => out))).toBeLessThan(100 / Math.PI + 1.5);
   });
 });
 

@@ -7,7 +7,7 @@ const stations = [
   { height: 90, circumference: 300 },
   { height: 180, circumference: 250 },
 ];
-const stance = stanceIn(stations, 400, 500, 10);
+const stance = stanceIn({ stations, handle: null }, 400, 500, 10);
 
 describe('places on the cup’s near side', () => {
   test.each([

@@ -9,7 +9,7 @@ const marksOf = (way: 'up' | 'middle' | 'round') => {
   const begun = withFadeBegun(design, 'low' as AreaId, 1.5);
   const faded = designSchema.parse(withFade(begun, 'low' as AreaId, (fade) => ({ ...fade, way, pots: 3 })));
   const [fade] = planOf(faded, { settings: defaultSettings, shelf: [...shelf] }).fades;
-  return potMarks(fade, faded.cup.stations, stanceIn(faded.cup.stations, 400, 500, 10));
+  return potMarks(fade, faded.cup.stations, stanceIn(faded.cup, 400, 500, 10));
 };
 
 test('pots are named beside the cup, the first lowest', () => {

@@ -14,14 +14,14 @@ describe('how a cup stands in its picture', () => {
     [900, 200],
     [120, 120],
   ])('it fits a box of %p by %p and keeps its proportions', (width, height) => {
-    const stance = stanceIn(stations, width, height, 10);
+    const stance = stanceIn({ stations, handle: null }, width, height, 10);
     const dip = Math.sin(LOOK_DOWN) * stance.scale;
     expect(stance.axis - widestRadius(stations) * stance.scale).toBeGreaterThanOrEqual(10 - 1e-9);
     expect(stance.ground + radiusAt(stations, 0) * dip).toBeLessThanOrEqual(height - 10 + 1e-9);
     expect(rowOf(stance, topOf(stations)) - radiusAt(stations, 180) * dip).toBeGreaterThanOrEqual(10 - 1e-9);
   });
   test('the ruler beside it is in mm of the same picture', () => {
-    const stance = stanceIn(stations, 400, 600, 10);
+    const stance = stanceIn({ stations, handle: null }, 400, 600, 10);
     expect((rowOf(stance, 0) - rowOf(stance, 50)) / (rowOf(stance, 50) - rowOf(stance, 100))).toBeCloseTo(1, 9);
     expect(rowOf(stance, 0)).toBe(stance.ground);
   });

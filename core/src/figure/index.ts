@@ -1,2 +1,5 @@
 export * from './projection';
+export * from './standing';
+export * from './handle-loop';
+export * from './painted-handle';
 export * from './painted-cup';

@@ -1,6 +1,9 @@
 import { cupLight, litPixels, type FlakeField } from '../field';
 import type { Station } from '../vessel';
+import { handleLoop, seenHandle } from './handle-loop';
+import { paintHandle } from './painted-handle';
 import { LOOK_DOWN, radiusAt, rowOf, topOf, type Stance } from './projection';
+import type { Standing } from './standing';
 
 /** How large a picture of a cup is, where it stands there, and how far it is turned to the right, radians. */
 export interface CupPicture {
@@ -8,6 +11,8 @@ export interface CupPicture {
   readonly height: number;
   readonly stance: Stance;
   readonly turn: number;
+  /** hex of its handle, where it has one */
+  readonly handle: string;
 }
 
 /**
@@ -16,10 +21,14 @@ export interface CupPicture {
  */
 export function paintedCup(
   field: FlakeField,
-  stations: readonly Station[],
-  { width, height, stance, turn }: CupPicture,
+  cup: Standing,
+  { width, height, stance, turn, handle }: CupPicture,
 ): Uint8ClampedArray<ArrayBuffer> {
   const picture = new Uint8ClampedArray(width * height * 4);
+  const { stations } = cup;
+  const loop = handleLoop(cup);
+  const seen = loop && seenHandle(loop, stance, turn);
+  if (seen && !seen.near) paintHandle({ pixels: picture, width, height }, seen, handle);
   const lit = litPixels(field, cupLight(field.width, turn));
   const top = topOf(stations);
   const [cos, sin] = [Math.cos(LOOK_DOWN), Math.sin(LOOK_DOWN)];
@@ -53,6 +62,7 @@ export function paintedCup(
       shade(picture, (y * width + x) * 4, lit(row, column), across / radius(mm), facing);
     }
   }
+  if (seen?.near) paintHandle({ pixels: picture, width, height }, seen, handle);
   return picture;
 }
 

@@ -1,5 +1,5 @@
 import { cupField, designLine, fieldPlanOf, flakeField, planOf, type DesignLine } from '@aurantia/core';
-import { figureBox, figureStance, mouthColours, mouthOf, paintedCup } from '@aurantia/core/figure';
+import { figureBox, figureStance, handleColour, mouthColours, mouthOf, paintedCup } from '@aurantia/core/figure';
 import sharp from 'sharp';
 import type { Reading } from '../aside/reading';
 
@@ -31,11 +31,11 @@ export async function summaryOf({ id }: SummaryAsked, from: Reading): Promise<Su
   const { workshop, stamp } = await from.workshop();
   const plan = planOf(document, workshop);
   const { stations } = document.cup;
-  const box = figureBox(stations, SCALE);
+  const box = figureBox(document.cup, SCALE);
   const [width, height] = [box.width * DOTS, box.height * DOTS];
-  const stance = figureStance(stations, SCALE, DOTS);
+  const stance = figureStance(document.cup, SCALE, DOTS);
   const field = flakeField(cupField(fieldPlanOf(plan), document.cup, SCALE * DOTS));
-  const pixels = paintedCup(field, stations, { width, height, stance, turn: 0 });
+  const pixels = paintedCup(field, document.cup, { width, height, stance, turn: 0, handle: handleColour(plan) });
   const picture = await sharp(pixels, { raw: { width, height, channels: 4 } })
     .composite([{ input: Buffer.from(mouth(width, height, mouthOf(stations, stance))) }])
     .webp({ quality: QUALITY, effort: 3 })

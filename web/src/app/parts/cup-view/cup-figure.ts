@@ -12,7 +12,7 @@ import {
 } from '@angular/core';
 import { fieldPlanOf, type Cup, type FlakeField, type Plan } from '@aurantia/core';
 import type { Subscription } from 'rxjs';
-import { figureBox, figureStance } from '@aurantia/core/figure';
+import { figureBox, figureStance, handleColour } from '@aurantia/core/figure';
 import { Flakes } from '../../services/flakes';
 import { Notices } from '../../services/notices';
 import { paintCup } from './paint-cup';
@@ -48,7 +48,7 @@ export class CupFigure {
   /** painted twice as fine as shown, so that single flakes blend as they do to the eye */
   protected readonly dots = 2;
   private readonly field = signal<FlakeField | null>(null);
-  protected readonly box = computed(() => figureBox(this.cup().stations, this.scale()));
+  protected readonly box = computed(() => figureBox(this.cup(), this.scale()));
 
   constructor() {
     let wish: Subscription | null = null;
@@ -70,11 +70,15 @@ export class CupFigure {
 
   private paint(): void {
     const field = this.field();
-    const { stations } = this.cup();
+    const cup = this.cup();
     const context = this.canvas().nativeElement.getContext('2d');
     if (!field || !context) return;
     context.clearRect(0, 0, context.canvas.width, context.canvas.height);
-    paintCup(context, field, stations, figureStance(stations, this.scale(), this.dots), 0);
+    paintCup(context, field, cup, {
+      stance: figureStance(cup, this.scale(), this.dots),
+      turn: 0,
+      handle: handleColour(this.plan()),
+    });
     this.canvas().nativeElement.dataset['painted'] = 'yes';
   }
 }

@@ -34,7 +34,7 @@ import { paintEdges, placeSeenAt, seenAt, type CupEdges } from './cup-lines';
 import { edgesOf, frontOf, pieceNames, type Marked } from './drawn-edges';
 import { paintCup } from './paint-cup';
 import { potMarks } from './pot-marks';
-import { radiusAt, rowOf, stanceIn, topOf, type Stance } from '@aurantia/core/figure';
+import { handleColour, radiusAt, rowOf, stanceIn, topOf, type Stance } from '@aurantia/core/figure';
 import { ticksUpTo } from './ruler';
 
 const RULER = 58;
@@ -88,7 +88,7 @@ export class CupView {
   private readonly dots = Math.min(2, window.devicePixelRatio || 1);
   protected readonly stance = computed<Stance>(() => {
     const { width, height } = this.size();
-    const stance = stanceIn(this.cup().stations, Math.max(80, width - RULER - 24), Math.max(80, height), 10);
+    const stance = stanceIn(this.cup(), Math.max(80, width - RULER - 24), Math.max(80, height), 10);
     return { ...stance, axis: stance.axis + RULER };
   });
   /** pixels a mm of the unrolled wall: as many as the screen shows, so that flakes stay crisp */
@@ -112,6 +112,7 @@ export class CupView {
     const fade = this.plan().fades.find(({ area }) => area === this.chosen());
     return fade ? potMarks(fade, this.cup().stations, this.stance()) : [];
   });
+  private readonly handleColour = computed(() => handleColour(this.plan()));
   protected readonly knobs = computed(() =>
     this.handles()
       .map((handle) => ({ handle, ...seenAt(handle.angle, handle.height, this.cup().stations, this.stance(), this.turn()) }))
@@ -149,8 +150,7 @@ export class CupView {
       if (!this.held()) this.ask(this.plan(), this.cup(), this.grain(), this.beside());
     });
     effect(() => {
-      const { stations } = this.cup();
-      if (this.way() === 'solid') this.lathe?.shape(stations);
+      if (this.way() === 'solid') this.lathe?.shape(this.cup(), this.handleColour());
     });
     effect(() => {
       const field = this.field();
@@ -273,13 +273,11 @@ export class CupView {
       const context = canvas.getContext('2d');
       const { scale, axis, ground } = stance;
       if (context)
-        paintCup(
-          context,
-          field,
-          this.cup().stations,
-          { scale: scale * this.dots, axis: axis * this.dots, ground: ground * this.dots },
+        paintCup(context, field, this.cup(), {
+          stance: { scale: scale * this.dots, axis: axis * this.dots, ground: ground * this.dots },
           turn,
-        );
+          handle: this.handleColour(),
+        });
     }
     canvas.dataset['painted'] = way;
   }

@@ -1,7 +1,8 @@
-import { cupLight, litField, type FlakeField, type Station } from '@aurantia/core';
+import { cupLight, litField, type FlakeField } from '@aurantia/core';
 import {
   AmbientLight,
   BackSide,
+  CatmullRomCurve3,
   Color,
   DataTexture,
   DirectionalLight,
@@ -16,10 +17,12 @@ import {
   RingGeometry,
   Scene,
   SRGBColorSpace,
+  TubeGeometry,
   Vector2,
+  Vector3,
   WebGLRenderer,
 } from 'three';
-import { LOOK_DOWN, radiusAt, topOf, type Stance } from '@aurantia/core/figure';
+import { handleLoop, LOOK_DOWN, radiusAt, topOf, type Stance, type Standing } from '@aurantia/core/figure';
 
 const ROUND = 128;
 
@@ -30,6 +33,7 @@ export class LatheCup {
   private readonly camera = new OrthographicCamera();
   private readonly wallMaterial = new MeshStandardMaterial({ roughness: 0.3, metalness: 0 });
   private wall: Mesh | null = null;
+  private handle: Mesh | null = null;
   private field: FlakeField | null = null;
   private picture: DataTexture | null = null;
   private pixels = new Uint8ClampedArray(0);
@@ -48,8 +52,10 @@ export class LatheCup {
     this.scene.add(new AmbientLight(0xffffff, 1.15), window, lamp);
   }
 
-  shape(stations: readonly Station[]): void {
+  /** @param handle hex of its handle, where it has one */
+  shape(cup: Standing, handle: string): void {
     this.clear();
+    const { stations } = cup;
     const top = topOf(stations);
     const profile = stations.flatMap((station, index) => {
       const next = stations.at(index + 1);
@@ -80,6 +86,8 @@ export class LatheCup {
     lip.position.y = top + 0.1;
     this.furniture.push(inside, lip);
     this.scene.add(this.wall, inside, lip);
+    this.handle = handleMesh(cup, handle);
+    if (this.handle) this.scene.add(this.handle);
   }
 
   /** Lays a picture of flakes round the wall. */
@@ -126,6 +134,7 @@ export class LatheCup {
     this.camera.lookAt(0, 0, 0);
     this.camera.updateProjectionMatrix();
     if (this.wall) this.wall.rotation.y = turn;
+    if (this.handle) this.handle.rotation.y = turn;
     this.light(turn);
     this.renderer.render(this.scene, this.camera);
   }
@@ -138,14 +147,25 @@ export class LatheCup {
   }
 
   private clear(): void {
-    for (const mesh of [this.wall, ...this.furniture]) {
+    for (const mesh of [this.wall, this.handle, ...this.furniture]) {
       if (!mesh) continue;
       this.scene.remove(mesh);
       mesh.geometry.dispose();
     }
     this.furniture.length = 0;
     this.wall = null;
+    this.handle = null;
   }
+}
+
+/** A handle as a round bar along its loop; null of a cup without one. */
+function handleMesh(cup: Standing, colour: string): Mesh | null {
+  const loop = handleLoop(cup);
+  if (!loop) return null;
+  const face = ((loop.angle - 180) * Math.PI) / 180;
+  const line = loop.line.map(({ out, up }) => new Vector3(out * Math.sin(face), up, out * Math.cos(face)));
+  const bar = new TubeGeometry(new CatmullRomCurve3(line), line.length, loop.radius, 20);
+  return new Mesh(bar, new MeshStandardMaterial({ color: colour, roughness: 0.3, metalness: 0 }));
 }
 
 /** This browser draws no WebGL. */

@@ -1,18 +1,17 @@
 import type { FlakeField, Station } from '@aurantia/core';
-import { mouthColours, mouthOf, paintedCup, type Stance } from '@aurantia/core/figure';
+import { mouthColours, mouthOf, paintedCup, type CupPicture, type Stance, type Standing } from '@aurantia/core/figure';
 
-/** Paints a cup without a graphics card, turned so many radians to the right. Whoever asks has cleared the canvas. */
+/** Paints a cup without a graphics card. Whoever asks has cleared the canvas. */
 export function paintCup(
   context: CanvasRenderingContext2D,
   field: FlakeField,
-  stations: readonly Station[],
-  stance: Stance,
-  turn: number,
+  cup: Standing,
+  how: Pick<CupPicture, 'stance' | 'turn' | 'handle'>,
 ): void {
   const { width, height } = context.canvas;
-  const picture = paintedCup(field, stations, { width, height, stance, turn });
+  const picture = paintedCup(field, cup, { width, height, ...how });
   context.putImageData(new ImageData(picture, width, height), 0, 0);
-  paintMouth(context, stations, stance);
+  paintMouth(context, cup.stations, how.stance);
 }
 
 /** The open rim, looked into. */
