@@ -22,6 +22,7 @@ const floors = [
     'glossary',
     'guide',
     'timeline',
+    'batches',
     'practice',
     'section',
     'trouble',

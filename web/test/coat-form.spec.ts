@@ -127,3 +127,21 @@ describe('every kind of coat', () => {
     expect(root.querySelector('[role=alert]')?.textContent).toContain(sentence);
   });
 });
+
+describe('a decal', () => {
+  const decal = startingCoat('decal', design, { shelf: [...shelf] }, 'decal' as CoatId);
+  test('of no film yet is asked for one, and takes it', async () => {
+    const film = startingItem('film', 'film');
+    choose.mockResolvedValueOnce(film);
+    const { given, press } = await form({ ...decal, film: null });
+    await press('choose one');
+    expect(choose).toHaveBeenLastCalledWith(expect.objectContaining({ kind: 'film' }));
+    expect(given).toMatchObject([{ film: 'film' }]);
+  });
+  test('can be mirrored only where there are several', async () => {
+    const mirrors = ({ root }: Awaited<ReturnType<typeof form>>) => root.textContent?.includes('cut the other way round');
+    expect(mirrors(await form(decal))).toBe(false);
+    TestBed.resetTestingModule();
+    expect(mirrors(await form({ ...decal, times: 3 }))).toBe(true);
+  });
+});

@@ -1,6 +1,7 @@
 import { computed, signal } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { designSchema, planOf, startingItem, type Design, type ShelfItem } from '@aurantia/core';
+import { AmountsStage } from '../src/app/design/amounts-stage/amounts-stage';
 import { ByClock } from '../src/app/design/coats-stage/by-clock/by-clock';
 import { CutThrough } from '../src/app/design/coats-stage/cut-through/cut-through';
 import { OpenDesign } from '../src/app/design/open-design';
@@ -186,5 +187,48 @@ describe('practice', () => {
     expect('practice' in document()).toBe(false);
     await show();
     expect(words(fixture).trim()).toBe('');
+  });
+});
+
+describe('amounts', () => {
+  const inks: Design = designSchema.parse({
+    ...design,
+    coats: [
+      { kind: 'ink', id: 'one', on: ['low'], resin: 'resin', ink: 'ink', thickness: 0.35, load: 1 },
+      { kind: 'ink', id: 'two', on: ['high'], resin: 'resin', ink: 'ink', thickness: 0.35, load: 1 },
+    ],
+  });
+  async function amounts(given: Design) {
+    const open = opened(given);
+    const fixture = TestBed.createComponent(AmountsStage);
+    await fixture.whenStable();
+    const take = async (cups: string) => {
+      typeInto(labelled(fixture.nativeElement as HTMLElement, 'Cups alike at once'), cups);
+      await fixture.whenStable();
+    };
+    const takes = () =>
+      [...(fixture.nativeElement as HTMLElement).querySelectorAll('td.mat-column-takes')].map((one) => one.textContent?.trim());
+    return { ...open, fixture, take, takes };
+  }
+  test('for several cups at once everything is more, and the resin less than so many times', async () => {
+    const { fixture, take, takes, plan } = await amounts(twice);
+    const [paint] = takes().slice(-1);
+    await take('3');
+    expect(words(fixture)).toMatch(/Mixed for 3 cups at once it takes [\d.]+ ml of resin less/);
+    expect(parseFloat(takes().slice(-1)[0] ?? '')).toBeCloseTo(3 * parseFloat(paint ?? ''), 0);
+    expect(parseFloat(takes()[0] ?? '')).toBeLessThan(3 * plan().totals.resinMl);
+  });
+  test('no cups, half a cup or a hundred are refused in a sentence, and nothing changes', async () => {
+    const { fixture, take, takes } = await amounts(twice);
+    const before = takes();
+    for (const cups of ['0', '1.5', '100', '-3']) {
+      await take(cups);
+      expect(words(fixture)).toContain('One to 24 cups go through one pair of hands at once.');
+    }
+    expect(takes()).toEqual(before);
+  });
+  test('two coats of one resin side by side are told to be one mix', async () => {
+    const { fixture } = await amounts(inks);
+    expect(words(fixture)).toMatch(/Coats 1 and 2 are of .* on different areas: measure [\d.]+ ml at once/);
   });
 });

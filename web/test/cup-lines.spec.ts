@@ -1,6 +1,8 @@
-import { bandRegion, ontoOneTurn } from '@aurantia/core';
+import { bandRegion, defaultSettings, designSchema, ontoOneTurn, planOf, startingItem } from '@aurantia/core';
 import { linesSeen, placeSeenAt, seenAt } from '../src/app/parts/cup-view/cup-lines';
-import { stanceIn } from '@aurantia/core/figure';
+import { edgesOf, frontOf, pieceNames } from '../src/app/parts/cup-view/drawn-edges';
+import { stanceIn, widestRadius } from '@aurantia/core/figure';
+import { design, shelf } from './workshop';
 
 const stations = [
   { height: 0, circumference: 220 },
@@ -44,5 +46,39 @@ describe('edges on the cup', () => {
     const lines = linesSeen(bandRegion(40, 60), stations, stance, Math.PI);
     expect(lines).toHaveLength(4);
     expect(lines.flat().length).toBeGreaterThan(60);
+  });
+});
+
+describe('pieces on the cup', () => {
+  const cup = { ...design.cup, shape: 'curved', stations: [...stations] };
+  const piece = (id: string, more: object) => ({ kind: 'decal', id, name: id, width: 20, height: 16, centre: 60, ...more });
+  const plan = planOf(
+    designSchema.parse({
+      ...design,
+      cup,
+      coats: [piece('Leaf', { angle: 90, times: 3 }), piece('Mark', { angle: 300, film: 'film' })],
+    }),
+    { settings: defaultSettings, shelf: [...shelf, startingItem('film', 'film')] },
+  );
+  const [leaf, mark] = plan.pieces;
+
+  test('are named once each, where one faces you most, and only while their look isn’t known', () => {
+    const [name, ...others] = pieceNames(plan, stations, stance, 0);
+    expect(others).toEqual([]);
+    expect(name.name).toBe('Decal: Leaf');
+    // At 90, 210 and 330°: the one at 210 is nearest to the front, a little to the right of it.
+    expect(name.x).toBeGreaterThan(stance.axis);
+    expect(name.x).toBeLessThan(stance.axis + 0.6 * widestRadius(stations) * stance.scale);
+    expect(pieceNames(plan, stations, stance, (-30 * Math.PI) / 180)[0].x).toBeCloseTo(stance.axis, 0);
+  });
+  test('are drawn by their edges while their look isn’t known, or while they are marked', () => {
+    expect(edgesOf(plan, { area: null, coat: null })).toMatchObject({ pieces: [leaf.region], chosen: null });
+    expect(edgesOf(plan, { area: 'low', coat: 'Mark' })).toMatchObject({ pieces: [leaf.region], chosen: mark.region });
+    expect(edgesOf(plan, { area: 'low', coat: 'Leaf' })).toMatchObject({ pieces: [], chosen: leaf.region });
+    expect(edgesOf(plan, { area: 'low', coat: null }).chosen).toBe(plan.areas.areas[0].own);
+  });
+  test('the first of a marked coat comes to the front, in place of the area', () => {
+    expect(frontOf(plan, { area: 'low', coat: 'Leaf' })?.angle).toBeCloseTo(90, 6);
+    expect(frontOf(plan, { area: null, coat: null })).toBeNull();
   });
 });

@@ -5,6 +5,7 @@ export type { PlannedPart, ReadyBlend, UnsurePart } from './ready-blend';
 export * from './planned-coat';
 export { stepsOf, type Step } from './lay-coats';
 export { rememberedLight, type Light } from './light';
+export * from './batch';
 export { heldDepth } from './glitter';
 export { amountUsed } from './used';
 export * from './change-coats';

@@ -1,5 +1,5 @@
 export type { Plan } from './plan';
-export type { PlanTotals } from './totals';
+export { materialsOf, type PlanTotals } from './totals';
 export { createPlanner, planOf } from './plan-of';
 export { trialPlan } from './trial-plan';
 export { materialsTaken, type MaterialTaken } from './materials-taken';

@@ -22,7 +22,7 @@ export interface MaterialTaken {
 /** Every material a design is measured from, in the order of need; what is no longer on the shelf isn't measured. Resin
  * counts both parts together; film counts sheets. */
 export function materialsTaken(
-  { glitters, resins, inks, others }: PlanTotals,
+  { glitters, resins, inks, others }: Pick<PlanTotals, 'glitters' | 'resins' | 'inks' | 'others'>,
   shelf: readonly ShelfItem[],
   units: Units,
 ): readonly MaterialTaken[] {

@@ -38,13 +38,16 @@ export interface PlanTotals {
   readonly thickness: number;
 }
 
-/** Adds amounts up by the jar they come from, in the order they are first needed. */
-export function totalsOf(
-  design: Design,
-  steps: readonly Step[],
+/**
+ * Adds amounts up by the jar they come from, in the order they are first needed.
+ * @param cups how many cups the pours are for
+ */
+export function materialsOf(
+  laid: readonly Pick<Step, 'coat' | 'planned'>[],
   shelf: readonly ShelfItem[],
   fades: readonly PlannedFade[],
-): PlanTotals {
+  cups = 1,
+): Pick<PlanTotals, 'glitters' | 'resins' | 'inks' | 'others'> {
   const glitters = new Map<string, PlanTotals['glitters'][number]>();
   const resins = new Map<string, PlanTotals['resins'][number]>();
   const inks = new Map<string, PlanTotals['inks'][number]>();
@@ -54,13 +57,13 @@ export function totalsOf(
     const left = itemOf(shelf, item, 'glitter')?.left ?? null;
     glitters.set(item, { item, name, gramsPerMl, left, ml: all, grams: all * gramsPerMl });
   };
-  for (const { coat, planned } of steps) {
+  for (const { coat, planned } of laid) {
     for (const { item, name, amount } of planned.uses) {
       const jar = itemOf(shelf, item, 'glitter');
       if (jar) pour({ item, name, ml: amount, gramsPerMl: gramsPerMl(jar.flake) });
       else others.set(item, { item, name, amount: (others.get(item)?.amount ?? 0) + amount });
     }
-    for (const part of planned.pours.flatMap((pour) => drawnParts(pour, fades)).filter((one) => !one.missing)) pour(part);
+    for (const part of planned.pours.flatMap((pour) => drawnParts(pour, fades, cups)).filter((one) => !one.missing)) pour(part);
     const resin = 'resin' in coat ? coat.resin : null;
     if (planned.mix && resin) {
       const sum = resins.get(resin);
@@ -79,19 +82,32 @@ export function totalsOf(
       inks.set(coat.ink, { item: coat.ink, name: planned.drops.ink, drops, dose: planned.drops.dose });
     }
   }
-  const sum = (values: Iterable<number>) => [...values].reduce((total, value) => total + value, 0);
-  const planned = steps.map((step) => step.planned);
-  const last = steps.at(-1)?.after ?? {};
   return {
     glitters: [...glitters.values()],
     resins: [...resins.values()],
     inks: [...inks.values()],
     others: [...others.values()],
-    glitterMl: sum([...glitters.values()].map((one) => one.ml)),
-    glitterGrams: sum([...glitters.values()].map((one) => one.grams)),
-    glitterKinds: glitters.size,
-    resinMl: sum([...resins.values()].map((one) => one.mix)),
-    resinGrams: sum([...resins.values()].map((one) => one.grams)),
+  };
+}
+
+export function totalsOf(
+  design: Design,
+  steps: readonly Step[],
+  shelf: readonly ShelfItem[],
+  fades: readonly PlannedFade[],
+): PlanTotals {
+  const materials = materialsOf(steps, shelf, fades);
+  const { glitters, resins } = materials;
+  const sum = (values: Iterable<number>) => [...values].reduce((total, value) => total + value, 0);
+  const planned = steps.map((step) => step.planned);
+  const last = steps.at(-1)?.after ?? {};
+  return {
+    ...materials,
+    glitterMl: sum(glitters.map((one) => one.ml)),
+    glitterGrams: sum(glitters.map((one) => one.grams)),
+    glitterKinds: glitters.length,
+    resinMl: sum(resins.map((one) => one.mix)),
+    resinGrams: sum(resins.map((one) => one.grams)),
     mixes: planned.filter((coat) => coat.mix).length,
     handsOn: sum(planned.map((coat) => coat.handsOn)),
     elapsed: sum(planned.map((coat) => coat.handsOn + coat.wait.minutes)),

@@ -11,3 +11,6 @@ const LEAST_POT = 5;
  */
 export const potLifeAt = (potLife: number, ml: number, celsius: number): number =>
   potLife * cureFactor(celsius) * (100 / Math.max(LEAST_POT, ml)) ** 0.25;
+
+/** Minutes it takes hands to spread a mix: 100 cm² a minute and a half, and two to begin. @param area cm² */
+export const spreadMinutes = (area: number): number => 2 + (1.5 * area) / 100;

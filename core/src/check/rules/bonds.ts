@@ -1,5 +1,6 @@
 import { isFilm, type CoatKindName } from '../../design';
-import { potLifeAt } from '../../resin';
+import { potLifeAt, spreadMinutes } from '../../resin';
+import { batchFor } from '../../coats';
 import { itemOf } from '../../stock';
 import { amountText, durationText } from '../../units';
 import { stepsOfKind, type Rule } from '../finding';
@@ -54,9 +55,6 @@ export const sandCured: Rule = {
     }),
 };
 
-/** Minutes it takes hands to spread a mix: 100 cm² a minute and a half, and two to begin. */
-const spreading = (area: number): number => 2 + (1.5 * area) / 100;
-
 /** A mix that goes off before it is on the cup. */
 export const mixInTime: Rule = {
   name: 'mix that goes off too soon',
@@ -66,17 +64,23 @@ export const mixInTime: Rule = {
       const resin = itemOf(facts.workshop.shelf, coat.resin, 'resin');
       if (!resin || !planned.mix || !planned.area) return [];
       const lasts = potLifeAt(resin.potLife, planned.mix.mix, celsius);
-      const needs = spreading(planned.area);
+      const needs = spreadMinutes(planned.area);
       if (lasts >= needs) return [];
-      const split = potLifeAt(resin.potLife, planned.mix.mix / 2, celsius);
       const grams = (planned.mix.aGrams + planned.mix.bGrams) / planned.mix.mix;
+      const batch = batchFor(
+        { area: planned.area, thickness: coat.thickness, fill: planned.mix.fill },
+        resin,
+        facts.workshop.settings,
+      );
       return [
         {
           level: 'look' as const,
           coat: coat.id,
           area: null,
           says: `${amountText(planned.mix.mix, units, grams)} of ${resin.name} go off after ${durationText(lasts)}; spreading takes about ${durationText(needs)}.`,
-          why: `A large warm mix hardens in its pot. Mix it in two batches, half the area each: ${durationText(split)} for half of the hands’ work.`,
+          why: batch.inTime
+            ? `A large warm mix hardens in its pot. Mix it in ${batch.pots} pots, one after the other: each lasts ${durationText(batch.lasts)} and is on within ${durationText(batch.takes)}.`
+            : 'Even a small pot goes off before it is on, in a room as warm as this. Take a slower resin, or cool the room.',
           fix: null,
         },
       ];

@@ -1,0 +1,97 @@
+import { amountUsed, batchFor, type Batch, type PlannedCoat, type PlannedMix } from '../coats';
+import type { Coat, Design, Workshop } from '../design';
+import { dropsFor } from '../ink';
+import { materialsOf, type Plan, type PlanTotals } from '../plan';
+import { itemOf } from '../stock';
+
+/** The most cups that one pair of hands lays at once. */
+export const MOST_CUPS = 24;
+
+/** One coat on all of the cups. */
+export interface CoatOnCups {
+  readonly planned: PlannedCoat;
+  /** how its resin is mixed; the amounts of `planned` are of one pot. Null of what isn’t mixed */
+  readonly batch: Batch | null;
+}
+
+/** Several cups alike, coat by coat at the same time. */
+export interface CupsAtOnce {
+  readonly coats: readonly CoatOnCups[];
+  readonly materials: Pick<PlanTotals, 'glitters' | 'resins' | 'inks' | 'others'>;
+  /** ml of resin less than so many cups one after the other take */
+  readonly saved: number;
+}
+
+/**
+ * The amounts for several cups of a design at once: what is poured, painted and cut is as many times as much; resin is mixed
+ * together, so that what a pot and a glove keep is lost once a pot.
+ */
+export function cupsAtOnce(plan: Plan, { coats }: Pick<Design, 'coats'>, workshop: Workshop, cups: number): CupsAtOnce {
+  const onCups = plan.coats.map((planned, at) => coatOn(planned, coats[at], workshop, cups));
+  const laid = onCups.map(({ planned, batch }, at) => ({ coat: coats[at], planned: allPots(planned, batch?.pots ?? 1) }));
+  const once = plan.totals.resinMl;
+  const materials = materialsOf(laid, workshop.shelf, plan.fades, cups);
+  return { coats: onCups, materials, saved: cups * once - materials.resins.reduce((sum, { mix }) => sum + mix, 0) };
+}
+
+function coatOn(planned: PlannedCoat, coat: Coat, { shelf, settings }: Workshop, cups: number): CoatOnCups {
+  const { area, mix, pours, uses, drops, handsOn } = planned;
+  const resin = 'resin' in coat && coat.resin !== null ? itemOf(shelf, coat.resin, 'resin') : undefined;
+  const batch =
+    resin && mix && area !== null
+      ? batchFor({ area: cups * area, thickness: thicknessOf(mix, area), fill: cups * mix.fill }, resin, settings)
+      : null;
+  const ink = coat.kind === 'ink' ? itemOf(shelf, coat.ink, 'ink') : undefined;
+  return {
+    batch,
+    planned: {
+      ...planned,
+      area: area === null ? null : cups * area,
+      handsOn: cups * handsOn,
+      mix: mix && batch && resin ? { ...mix, ...batch.each, fill: (cups * mix.fill) / batch.pots, ...grams(batch, resin) } : mix,
+      drops: drops && ink && batch && coat.kind === 'ink' ? dosed(drops, coat.load, batch, ink.dropMl) : drops,
+      pours: pours.map((pour) => ({
+        ...pour,
+        ml: cups * pour.ml,
+        grams: cups * pour.grams,
+        parts: pour.parts.map((part) => ({ ...part, ml: cups * part.ml, grams: cups * part.grams })),
+      })),
+      uses: uses.map((use) => ({ ...use, amount: cups * use.amount, reads: amountUsed(use.kind, cups * use.amount) })),
+    },
+  };
+}
+
+/** mm that the mix was worked out for: a wipe's own where the coat names none. */
+const thicknessOf = ({ film }: PlannedMix, area: number): number => (area === 0 ? 0 : (10 * film) / area);
+
+const grams = ({ each }: Batch, { density }: { density: readonly [number, number] }): Pick<PlannedMix, 'aGrams' | 'bGrams'> => ({
+  aGrams: each.a * density[0],
+  bGrams: each.b * density[1],
+});
+
+/** The load follows the drops that are counted into a pot. */
+function dosed(
+  drops: NonNullable<PlannedCoat['drops']>,
+  load: number,
+  { each }: Batch,
+  dropMl: number,
+): NonNullable<PlannedCoat['drops']> {
+  const counted = dropsFor(load, each.mix, dropMl);
+  return { ...drops, count: counted.drops, load: counted.load };
+}
+
+/** What all pots of a coat take together. */
+function allPots(planned: PlannedCoat, pots: number): PlannedCoat {
+  const { mix, drops } = planned;
+  if (pots === 1 || mix === null) return planned;
+  const times = (ml: number) => pots * ml;
+  const all = {
+    ...mix,
+    a: times(mix.a),
+    b: times(mix.b),
+    mix: times(mix.mix),
+    aGrams: times(mix.aGrams),
+    bGrams: times(mix.bGrams),
+  };
+  return { ...planned, mix: all, drops: drops && { ...drops, count: times(drops.count) } };
+}

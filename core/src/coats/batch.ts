@@ -1,0 +1,40 @@
+import type { Settings } from '../design';
+import { potLifeAt, resinMix, spreadMinutes, type ResinMix } from '../resin';
+import type { ItemOf } from '../stock';
+
+/** Pots one resin coat is mixed in, at most: beyond that it is another coat. */
+const MOST_POTS = 12;
+
+/** What one coat of resin covers: cm², mm, and ml that raw glitter soaks up. */
+export interface ToCover {
+  readonly area: number;
+  readonly thickness: number;
+  readonly fill: number;
+}
+
+/** A coat of resin as it is mixed: so many pots alike, one after the other. */
+export interface Batch {
+  readonly pots: number;
+  readonly each: ResinMix;
+  /** minutes that a pot can be worked, and that spreading it takes */
+  readonly lasts: number;
+  readonly takes: number;
+  /** whether each pot is on before it goes off */
+  readonly inTime: boolean;
+}
+
+/** The fewest pots, each on the cup before it goes off in this room; the most there are where no number of them is. */
+export function batchFor(
+  { area, thickness, fill }: ToCover,
+  resin: ItemOf<'resin'>,
+  { resinStep, celsius }: Pick<Settings, 'resinStep' | 'celsius'>,
+): Batch {
+  const inPots = (pots: number): Batch => {
+    const each = resinMix({ area: area / pots, thickness, fill: fill / pots, ratio: resin.ratio, step: resinStep });
+    const [lasts, takes] = [potLifeAt(resin.potLife, each.mix, celsius), spreadMinutes(area / pots)];
+    return { pots, each, lasts, takes, inTime: lasts >= takes };
+  };
+  const tries = Array.from({ length: MOST_POTS }, (_, i) => inPots(i + 1));
+  // Where even a small pot goes off too soon, parting it gains nothing.
+  return tries.find(({ inTime }) => inTime) ?? tries[0];
+}
