@@ -1,4 +1,4 @@
-import { bandRegion, defaultSettings, designSchema, ontoOneTurn, planOf, startingItem } from '@aurantia/core';
+import { bandRegion, defaultSettings, designSchema, ontoOneTurn, planOf, startingItem, type ShelfItem } from '@aurantia/core';
 import { linesSeen, placeSeenAt, seenAt } from '../src/app/parts/cup-view/cup-lines';
 import { edgesOf, frontOf, pieceNames } from '../src/app/parts/cup-view/drawn-edges';
 import { stanceIn, widestRadius } from '@aurantia/core/figure';
@@ -58,7 +58,7 @@ describe('pieces on the cup', () => {
       cup,
       coats: [piece('Leaf', { angle: 90, times: 3 }), piece('Mark', { angle: 300, film: 'film' })],
     }),
-    { settings: defaultSettings, shelf: [...shelf, startingItem('film', 'film')] },
+    { settings: defaultSettings, shelf: [...shelf, { ...startingItem('film', 'film'), type: 'opaque' } as ShelfItem] },
   );
   const [leaf, mark] = plan.pieces;
 
