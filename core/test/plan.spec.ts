@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { createPlanner, glitterFill, keptDepth, planOf, resinMix, type Design } from '../src';
+import fc from 'fast-check';
+import { createPlanner, glitterFill, keptDepth, planOf, resinMix, withCoatMoved, withoutCoat, type Design } from '../src';
 import { coat, demoFile, demoNames, designWith, workshop } from './workshop';
 
 const usual = [coat.base, coat.wipe, coat.glitter, coat.press, coat.resin, coat.sand, coat.resin, coat.rest];
@@ -133,5 +134,38 @@ describe('stages are remembered', () => {
     expect(second.blends[0].ml).toBe(7);
     expect(before).toEqual(first);
     expect(planner(design, workshop).coats).toEqual(first.coats);
+  });
+  test('coats moved, taken out, put back and set otherwise are laid as if for the first time', () => {
+    const mask = { kind: 'mask', on: ['low'] };
+    const design = designWith([mask, ...usual, { kind: 'unmask', on: ['low'] }, coat.ink, coat.rest]);
+    const change = fc.oneof(
+      fc.record({ from: fc.nat(design.coats.length - 1), to: fc.nat(design.coats.length - 1) }),
+      fc.record({ out: fc.nat(design.coats.length - 1) }),
+      fc.record({ film: fc.constantFrom(0.2, 0.4, 0.6) }),
+    );
+    fc.assert(
+      fc.property(fc.array(change, { minLength: 1, maxLength: 8 }), (changes) => {
+        const planner = createPlanner();
+        let now = design;
+        for (const one of changes) {
+          if ('from' in one)
+            now = withCoatMoved(now, Math.min(one.from, now.coats.length - 1), Math.min(one.to, now.coats.length - 1));
+          else if ('out' in one && now.coats.length > 1) now = withoutCoat(now, now.coats[one.out % now.coats.length].id);
+          else if ('film' in one)
+            now = { ...now, coats: now.coats.map((coat) => (coat.kind === 'resin' ? { ...coat, thickness: one.film } : coat)) };
+          expect(JSON.stringify(planner(now, workshop))).toBe(JSON.stringify(createPlanner()(now, workshop)));
+        }
+      }),
+      { numRuns: 40 },
+    );
+  });
+  test('a coat moved leaves what is laid before it as it was', () => {
+    const planner = createPlanner();
+    const design = designWith(usual);
+    const last = design.coats.length - 1;
+    const [before, after] = [design, withCoatMoved(design, last, last - 1)].map((one) => planner(one, workshop));
+    // The coat before it is followed by another kind: what it waits for may be another.
+    for (let at = 0; at < last - 2; at += 1) expect(after.coats[at]).toBe(before.coats[at]);
+    expect(after.coats[last].id).toBe(before.coats[last - 1].id);
   });
 });

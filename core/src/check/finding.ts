@@ -45,13 +45,36 @@ export interface Rule {
   find(facts: Facts): readonly Found[];
 }
 
-/** The steps of some kinds, typed as such. */
+interface NumberedStep extends Step {
+  readonly index: number;
+}
+
+/** By kind, once for all rules that look at the same steps. */
+const sorted = new WeakMap<readonly Step[], ReadonlyMap<CoatKindName, readonly NumberedStep[]>>();
+
+function byKind(steps: readonly Step[]): ReadonlyMap<CoatKindName, readonly NumberedStep[]> {
+  const before = sorted.get(steps);
+  if (before) return before;
+  const kinds = new Map<CoatKindName, NumberedStep[]>();
+  steps.forEach((step, index) => {
+    const one = { ...step, index };
+    const list = kinds.get(step.coat.kind);
+    if (list) list.push(one);
+    else kinds.set(step.coat.kind, [one]);
+  });
+  sorted.set(steps, kinds);
+  return kinds;
+}
+
+/** The steps of some kinds, typed as such, in the order they are laid. */
 export function stepsOfKind<Kind extends CoatKindName>(
-  facts: Facts,
+  { steps }: Pick<Facts, 'steps'>,
   ...kinds: readonly Kind[]
-): readonly (Step & { coat: CoatOf<Kind>; index: number })[] {
-  return facts.steps.flatMap((step, index) =>
-    (kinds as readonly string[]).includes(step.coat.kind) ? [{ ...step, coat: step.coat as CoatOf<Kind>, index }] : [],
+): readonly (NumberedStep & { readonly coat: CoatOf<Kind> })[] {
+  const lists = kinds.flatMap((kind) => byKind(steps).get(kind) ?? []);
+  // Each list holds the steps of its own kind only.
+  return (kinds.length === 1 ? lists : lists.sort((one, other) => one.index - other.index)).map(
+    (step) => step as NumberedStep & { coat: CoatOf<Kind> },
   );
 }
 

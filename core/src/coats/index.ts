@@ -3,7 +3,7 @@ export { openInThisRoom, type CoatContext, type CoatKind, type FadedBase, type S
 export { bareGrounds, type Ground, type Grounds } from './ground';
 export type { PlannedPart, ReadyBlend, UnsurePart } from './ready-blend';
 export * from './planned-coat';
-export { stepsOf, type Step } from './lay-coats';
+export { createCoatLayer, stepsOf, type Step } from './lay-coats';
 export { rememberedLight, type Light } from './light';
 export * from './batch';
 export { heldDepth } from './glitter';

@@ -21,27 +21,67 @@ function coveredIn(grounds: Grounds): ReadonlySet<string> {
   return places.length === 0 ? NOTHING_COVERED : new Set(places);
 }
 
+type Bench = Omit<CoatContext, 'next' | 'setting' | 'covered'>;
+
+/** Where the work stands between two coats. */
+interface Standing {
+  readonly grounds: Grounds;
+  readonly setting: Setting;
+  readonly seen: PlannedCoat['seen'];
+  readonly thick: PlannedCoat['thick'];
+}
+
+interface LaidStep {
+  readonly step: Step;
+  readonly next: Coat['kind'] | null;
+  readonly then: Standing;
+}
+
+/**
+ * Lays all coats in order, and remembers how the last ones were laid: as long as the bench is the same, only from the first
+ * coat on that is another, or is followed by another kind, is anything laid anew.
+ */
+export function createCoatLayer(): (coats: readonly Coat[], start: Grounds, bench: Bench) => readonly Step[] {
+  let last: { readonly start: Grounds; readonly bench: Bench; readonly laid: readonly LaidStep[] } | null = null;
+  return (coats, start, bench) => {
+    const before = last !== null && last.start === start && sameBench(last.bench, bench) ? last.laid : [];
+    const nextOf = (at: number) => coats.at(at + 1)?.kind ?? null;
+    const differs = coats.findIndex((coat, at) => before.at(at)?.step.coat !== coat || before[at].next !== nextOf(at));
+    const laid = before.slice(0, differs < 0 ? coats.length : differs);
+    let at: Standing = laid.at(-1)?.then ?? {
+      grounds: start,
+      setting: SET,
+      seen: seenAfter(start, {}, {}, bench.light),
+      thick: thickAfter(start, {}),
+    };
+    for (const coat of coats.slice(laid.length)) {
+      const one = laidOn(coat, at, nextOf(laid.length), bench);
+      laid.push(one);
+      at = one.then;
+    }
+    last = { start, bench, laid };
+    return laid.map(({ step }) => step);
+  };
+}
+
 /** Lays all coats in order. */
-export function stepsOf(
-  coats: readonly Coat[],
-  start: Grounds,
-  context: Omit<CoatContext, 'next' | 'setting' | 'covered'>,
-): readonly Step[] {
-  const steps: Step[] = [];
-  let before = start;
-  let setting: Setting = SET;
-  let seen: PlannedCoat['seen'] = seenAfter(start, {}, {}, context.light);
-  let thick: PlannedCoat['thick'] = thickAfter(start, {});
-  coats.forEach((coat, index) => {
-    const next = coats[index + 1]?.kind ?? null;
-    const laid: LaidCoat = layCoat(coat, before, { ...context, next, setting, covered: coveredIn(before) });
-    seen = seenAfter(laid.grounds, before, seen, context.light);
-    thick = thickAfter(laid.grounds, thick);
-    steps.push({ coat, planned: { id: coat.id, kind: coat.kind, ...laid.body, seen, thick }, before, after: laid.grounds });
-    before = laid.grounds;
-    setting = laid.setting ?? SET;
-  });
-  return steps;
+export const stepsOf = (coats: readonly Coat[], start: Grounds, bench: Bench): readonly Step[] =>
+  createCoatLayer()(coats, start, bench);
+
+const sameBench = (one: Bench, other: Bench): boolean =>
+  (Object.keys(one) as (keyof Bench)[]).every((key) => one[key] === other[key]);
+
+function laidOn(coat: Coat, before: Standing, next: LaidStep['next'], bench: Bench): LaidStep {
+  const { grounds, setting } = before;
+  const laid: LaidCoat = layCoat(coat, grounds, { ...bench, next, setting, covered: coveredIn(grounds) });
+  const seen = seenAfter(laid.grounds, grounds, before.seen, bench.light);
+  const thick = thickAfter(laid.grounds, before.thick);
+  const planned: PlannedCoat = { id: coat.id, kind: coat.kind, ...laid.body, seen, thick };
+  return {
+    step: { coat, planned, before: grounds, after: laid.grounds },
+    next,
+    then: { grounds: laid.grounds, setting: laid.setting ?? SET, seen, thick },
+  };
 }
 
 /** Most coats change no colour: then what was seen before is seen still. */

@@ -1,6 +1,14 @@
 import { blendOutcome, laidBlend, readyBlend } from '../blends';
 import { checkDesign } from '../check';
-import { bareGrounds, rememberedLight, stepsOf, type CoatContext, type Grounds, type ReadyBlend, type Step } from '../coats';
+import {
+  bareGrounds,
+  createCoatLayer,
+  rememberedLight,
+  type CoatContext,
+  type Grounds,
+  type ReadyBlend,
+  type Step,
+} from '../coats';
 import { schooled, type Design, type OwnSchools, type Settings, type Workshop } from '../design';
 import { layoutOf, placesOfCup, placesOnWall, surfaceOf, type CupPlaces, type PlannedAreas } from '../layout';
 import { piecesOnCup } from '../pieces';
@@ -33,9 +41,10 @@ export function createPlanner(): Planner {
   const blendOut = rememberEachRecord(blendOutcome, 4);
   const blendList = remember((...blends: ReadyBlend[]): readonly ReadyBlend[] => blends);
   const allBlends = remember((areas: readonly ReadyBlend[], pots: readonly ReadyBlend[]) => [...areas, ...pots]);
+  const lay = createCoatLayer();
   const steps = rememberRecord(
     ({ coats, start, cup, ...context }: Pick<Design, 'coats'> & { start: Grounds; cup: CupPlaces } & Bench) =>
-      stepsOf(coats, start, { ...cup, ...context, light }),
+      lay(coats, start, { ...cup, ...context, light }),
   );
   const outcomes = remember((blends: readonly ReadyBlend[], laid: readonly Step[], start: Grounds, { sizes }: CupPlaces) =>
     blends.map((blend) => blendOut(blend, { ...laidBlend(blend, laid, start), area: sizes[blend.area], light })),
