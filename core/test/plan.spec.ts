@@ -1,5 +1,4 @@
 import fc from 'fast-check';
-import fc from 'fast-check';
 import { createPlanner, glitterFill, keptDepth, planOf, resinMix, withCoatMoved, withoutCoat, type Design } from '../src';
 import { coat, demoFile, demoNames, designWith, workshop } from './workshop';
 

@@ -4,6 +4,13 @@ import { coat, demoFile, designWith, workshop } from './workshop';
 
 const prep = { kind: 'prep' };
 const sound = [prep, coat.base, coat.wipe, coat.glitter, coat.press, coat.seal, coat.resin, coat.sand, coat.resin, coat.rest];
+const strip = { kind: 'strip', film: 'hearth-foil', width: 3, centre: 90, length: 300 };
+const paper = { kind: 'paper', on: ['low'], name: 'Map', colour: '#c8b48a', share: 40 };
+const pours = (...areas: readonly string[]) =>
+  areas.flatMap((area) => [
+    { ...coat.brush, on: [area] },
+    { ...coat.glitter, on: [area] },
+  ]);
 const causes = (name: RegExp, design: Design, over: Workshop = workshop) => {
   const trouble = troubles.find((one) => name.test(one.name));
   if (!trouble) throw new Error(`no trouble ${name}`);
@@ -23,6 +30,25 @@ test.each([
   [/^Lifted/, 'A wall that wasn’t dulled and degreased.', sound.slice(1)],
   [/^Bumps/, 'Its edge was never closed.', [...sound, { kind: 'decal', name: 'Mark', width: 40, height: 30, centre: 60 }]],
   [/^Flakes/, 'Too little resin over the highest flakes.', [...sound.slice(0, 6), { ...coat.resin, thickness: 0.1 }]],
+  [
+    /^An edge/,
+    'It lies on gloss, dust or finger oil.',
+    [...sound, { kind: 'decal', name: 'Mark', width: 40, height: 30, centre: 60 }],
+  ],
+  [/^An edge/, 'The wall leans or bulges more than a flat piece can follow.', [...sound, { ...strip, width: 60, length: 320 }]],
+  [
+    /^A gap/,
+    'The outline is no wider than the gap.',
+    [...sound, { kind: 'outline', on: ['low'], film: 'hearth-foil', gap: 2, width: 1 }],
+  ],
+  [
+    /^A gap/,
+    'The mask was thick, and glue stood off its edge.',
+    [{ kind: 'mask', on: ['low'] }, { kind: 'unmask', on: ['low'] }, ...sound],
+  ],
+  [/^Streaks/, 'A brush went over what had begun to set.', [prep, { ...coat.base, way: 'brushed' }, ...sound.slice(2)]],
+  [/^Pearl or foil/, 'Resin floated it off: nothing held it.', [...sound.slice(0, 2), strip, coat.resin]],
+  [/^Paper/, 'Resin soaked into it: it wasn’t sealed.', [...sound.slice(0, 2), paper, coat.resin]],
 ] as const)('%s: “%s” moves to the front when the design has it, and is no word of a sound one', (name, says, coats) => {
   const [first] = causes(name, designWith(coats));
   expect(first).toMatchObject({ says, because: expect.any(String) as string });
@@ -50,4 +76,14 @@ test('with nothing that speaks for one, what it mostly is comes first, and every
       expect(silent).toEqual([...silent].sort((a, b) => b - a));
       expect(ranked.length).toBe(trouble.causes.length);
     }
+});
+
+test('dark flakes poured before light ones speak for a motif that is hardly seen', () => {
+  const blends = [
+    { area: 'low', parts: [{ item: 'bee-line', ml: 6 }] },
+    { area: 'high', parts: [{ item: 'kiln-ash', ml: 6 }] },
+  ];
+  const [first] = causes(/^A motif/, designWith([prep, ...pours('high', 'low')], { blends }));
+  expect(first).toMatchObject({ says: 'Dark flakes strayed into a light glue.', because: expect.any(String) as string });
+  expect(causes(/^A motif/, designWith([prep, ...pours('low', 'high')], { blends }))[0].because).toBeNull();
 });

@@ -1,9 +1,10 @@
 import type { Cause, Trouble, TroubleFacts } from './cause';
 import { glitterTroubles } from './glitter-troubles';
+import { laidOnTroubles } from './laid-on-troubles';
 import { resinTroubles } from './resin-troubles';
 
 /** What makers see go wrong, worked backwards. */
-export const troubles: readonly Trouble[] = [...resinTroubles, ...glitterTroubles];
+export const troubles: readonly Trouble[] = [...resinTroubles, ...glitterTroubles, ...laidOnTroubles];
 
 /** A cause, with what in the design speaks for it. */
 export interface RankedCause extends Omit<Cause, 'here'> {
