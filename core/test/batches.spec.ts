@@ -1,5 +1,17 @@
 import fc from 'fast-check';
-import { batchFor, itemOf, planOf, resinMix, type ItemOf, type Workshop } from '../src';
+import {
+  batchFor,
+  cardOf,
+  gramText,
+  itemOf,
+  mixOf,
+  mixWeight,
+  planOf,
+  resinMix,
+  volumeRatio,
+  type ItemOf,
+  type Workshop,
+} from '../src';
 import { cupsAtOnce, leftOverOf, MOST_CUPS, sharedBatches } from '../src/batches';
 import { anyDesign, anyWorkshop } from './any-design';
 import { coat, designWith, workshop } from './workshop';
@@ -135,5 +147,50 @@ describe('one mix for several coats', () => {
     expect(shared(ink('low'), coat.ink)).toEqual([]);
     expect(shared(ink('low'), ink('high', { resin: 'quick-2-1' }))).toEqual([]);
     expect(shared(ink('low'), coat.sand, ink('high'))).toEqual([]);
+  });
+});
+
+describe('a ratio by weight', () => {
+  const heavy = {
+    ...slow,
+    ratio: [100, 83] as [number, number],
+    ratioBy: 'weight' as const,
+    density: [1.12, 0.98] as [number, number],
+  };
+  const over = { ...workshop, shelf: workshop.shelf.map((item) => (item.id === 'slow-1-1' ? heavy : item)) };
+  test('is kept on the scale to the hair, for any coat, and never falls short', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1, max: 2000, noNaN: true }),
+        fc.double({ min: 0.05, max: 0.8, noNaN: true }),
+        (area, thickness) => {
+          const mix = mixOf(heavy, { area, thickness, fill: 0 }, workshop.settings);
+          expect((mix.a * 1.12) / (mix.b * 0.98)).toBeCloseTo(100 / 83, 9);
+          expect(mix.mix).toBeGreaterThanOrEqual(mix.need - 1e-9);
+          // The smaller part goes up by one step of the scale at most.
+          expect((mix.mix - mix.need) * (83 / 183) * 1.05).toBeLessThan(0.5 + 0.1 * mix.need);
+        },
+      ),
+    );
+  });
+  test('is measured in grams first, on the screen’s card as well', () => {
+    const design = designWith([coat.resin]);
+    const plan = planOf(design, over);
+    const { mix } = plan.coats[0];
+    expect(mix).toMatchObject({ ratio: [100, 83], ratioBy: 'weight' });
+    const [line] = cardOf(plan, design, over.settings).coats[0].amounts.filter((text) => text.includes(heavy.name));
+    expect(line).toContain('100:83 by weight');
+    expect(line).toContain(`A ${gramText(mix?.aGrams ?? 0)} (`);
+  });
+  test('one to one by weight is one to one by volume only of equal densities', () => {
+    const even = { ...heavy, ratio: [1, 1] as [number, number] };
+    expect(volumeRatio(even)[1] / volumeRatio(even)[0]).toBeCloseTo(1.12 / 0.98, 9);
+    expect(volumeRatio({ ...even, density: [1.1, 1.1] })[0]).toBeCloseTo(volumeRatio({ ...even, density: [1.1, 1.1] })[1], 9);
+    expect(mixWeight(even)).toBeCloseTo(2 / (1 / 1.12 + 1 / 0.98), 9);
+  });
+  test('for several cups it is kept in each pot', () => {
+    const design = designWith([coat.resin]);
+    for (const { planned, batch } of cupsAtOnce(planOf(design, over), design, over, 7).coats)
+      if (planned.mix && batch) expect(planned.mix.aGrams / planned.mix.bGrams).toBeCloseTo(100 / 83, 9);
   });
 });

@@ -1,6 +1,6 @@
+import { mixOf } from '../coats';
 import { isFilm, type CoatOf, type Design, type Workshop } from '../design';
 import type { Plan } from '../plan';
-import { resinMix } from '../resin';
 import { itemOf, mixWeight } from '../stock';
 
 /** Coats that can be measured as one mix and parted, and what that saves. */
@@ -37,13 +37,8 @@ export function sharedBatches(
     if (run.length < 2 || !resin || mixes.length < run.length) return [];
     const sum = (of: (mix: (typeof mixes)[number]) => number) => mixes.reduce((all, mix) => all + of(mix), 0);
     // Films of several thicknesses: their ml count, not their cm².
-    const together = resinMix({
-      area: 10 * sum(({ film }) => film),
-      thickness: 1,
-      fill: sum(({ fill }) => fill),
-      ratio: resin.ratio,
-      step: settings.resinStep,
-    });
+    const cover = { area: 10 * sum(({ film }) => film), thickness: 1, fill: sum(({ fill }) => fill) };
+    const together = mixOf(resin, cover, settings);
     const saved = sum(({ mix }) => mix) - together.mix;
     return saved <= 0
       ? []

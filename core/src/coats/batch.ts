@@ -1,16 +1,10 @@
 import type { Settings } from '../design';
-import { potLifeAt, resinMix, spreadMinutes, type ResinMix } from '../resin';
+import { potLifeAt, spreadMinutes, type ResinMix } from '../resin';
 import type { ItemOf } from '../stock';
+import { mixOf, type ToCover } from './mixing';
 
 /** Pots one resin coat is mixed in, at most: beyond that it is another coat. */
 const MOST_POTS = 12;
-
-/** What one coat of resin covers: cm², mm, and ml that raw glitter soaks up. */
-export interface ToCover {
-  readonly area: number;
-  readonly thickness: number;
-  readonly fill: number;
-}
 
 /** A coat of resin as it is mixed: so many pots alike, one after the other. */
 export interface Batch {
@@ -27,11 +21,11 @@ export interface Batch {
 export function batchFor(
   { area, thickness, fill }: ToCover,
   resin: ItemOf<'resin'>,
-  { resinStep, celsius }: Pick<Settings, 'resinStep' | 'celsius'>,
+  settings: Pick<Settings, 'resinStep' | 'celsius'>,
 ): Batch {
   const inPots = (pots: number): Batch => {
-    const each = resinMix({ area: area / pots, thickness, fill: fill / pots, ratio: resin.ratio, step: resinStep });
-    const [lasts, takes] = [potLifeAt(resin.potLife, each.mix, celsius), spreadMinutes(area / pots)];
+    const each = mixOf(resin, { area: area / pots, thickness, fill: fill / pots }, settings);
+    const [lasts, takes] = [potLifeAt(resin.potLife, each.mix, settings.celsius), spreadMinutes(area / pots)];
     return { pots, each, lasts, takes, inTime: lasts >= takes };
   };
   const tries = Array.from({ length: MOST_POTS }, (_, i) => inPots(i + 1));

@@ -6,6 +6,7 @@ export * from './planned-coat';
 export { createCoatLayer, stepsOf, type Step } from './lay-coats';
 export { rememberedLight, type Light } from './light';
 export * from './batch';
+export { mixOf, type ToCover } from './mixing';
 export { heldDepth } from './glitter';
 export { amountUsed } from './used';
 export * from './change-coats';

@@ -6,7 +6,9 @@ import type { PlannedPart } from './ready-blend';
 
 export interface PlannedMix {
   readonly resin: string;
+  /** A to B, and what it counts: ml or g */
   readonly ratio: readonly [number, number];
+  readonly ratioBy: 'volume' | 'weight';
   readonly film: number;
   readonly fill: number;
   readonly need: number;

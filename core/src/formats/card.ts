@@ -161,10 +161,13 @@ export function amountLines(coat: PlannedCoat, units: Units, fades: Plan['fades'
   const { mix } = coat;
   if (mix) {
     const ratio = mix.ratio.join(':');
-    const named = mix.resin.includes(ratio) ? mix.resin : `${mix.resin} ${ratio}`;
-    // Who measures by volume may still want to check it on the scale.
-    const part = (ml: number, grams: number) =>
-      units.amount === 'gram' ? amountText(ml, units, grams / ml) : `${amountText(ml, units, grams / ml)} (${gramText(grams)})`;
+    const named = `${mix.resin.includes(ratio) ? mix.resin : `${mix.resin} ${ratio}`}${mix.ratioBy === 'weight' ? ' by weight' : ''}`;
+    // Who measures by volume may still want to check it on the scale; what is mixed by weight only a scale keeps in ratio.
+    const part = (ml: number, grams: number) => {
+      const volume = amountText(ml, units, grams / ml);
+      if (units.amount === 'gram') return volume;
+      return mix.ratioBy === 'weight' ? `${gramText(grams)} (${volume})` : `${volume} (${gramText(grams)})`;
+    };
     const whole = (mix.aGrams + mix.bGrams) / mix.mix;
     lines.push(`${named}: A ${part(mix.a, mix.aGrams)} + B ${part(mix.b, mix.bGrams)} = ${amountText(mix.mix, units, whole)}`);
     if (mix.fill > 0.05) lines.push(`${amountText(mix.fill, units, whole)} of it sinks into the glitter`);

@@ -35,6 +35,21 @@ export function resinMix(need: ResinNeed): ResinMix {
 }
 
 /**
+ * The same for a resin whose label counts its parts by weight: its ratio is that of grams, kept on the scale.
+ * @param need with the ratio by weight, and the step of the scale in g
+ * @param density g/ml of A and of B
+ * @returns ml, of parts that weigh what their ratio says
+ */
+export function resinMixByWeight(need: ResinNeed, density: readonly [number, number]): ResinMix {
+  const { ratio, step = 0.5 } = need;
+  const byVolume: [number, number] = [ratio[0] / density[0], ratio[1] / density[1]];
+  const { film, need: wanted } = resinMix({ ...need, ratio: byVolume });
+  const gramsPerMl = (ratio[0] + ratio[1]) / (byVolume[0] + byVolume[1]);
+  const [a, b] = partsOnStep(wanted * gramsPerMl, ratio, step);
+  return { film, need: wanted, a: a / density[0], b: b / density[1], mix: a / density[0] + b / density[1] };
+}
+
+/**
  * The smaller part goes up to the step and the larger follows by the ratio. Where that larger part
  * falls between marks (3:2), the next steps are tried, as long as no more than a tenth is wasted.
  */

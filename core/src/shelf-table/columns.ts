@@ -83,6 +83,7 @@ export const shelfColumns: readonly ShelfColumn[] = [
   column('dry_min', 'dryMinutes', ['paint', 'glue'], 1, ['dry']),
   column('ratio_a', 'ratio.0', ['resin'], 1),
   column('ratio_b', 'ratio.1', ['resin'], 1),
+  column('ratio_by', 'ratioBy', ['resin'], 'words'),
   column('a_g_per_ml', 'density.0', ['resin'], 1),
   column('b_g_per_ml', 'density.1', ['resin'], 1),
   column('pot_life_min', 'potLife', ['resin'], 1, ['pot life']),

@@ -18,7 +18,7 @@ export function factOf(item: ShelfItem): string {
     case 'paint':
       return `dry in ${item.dryMinutes} min`;
     case 'resin':
-      return `${item.ratio.join(':')} by volume, pot life ${item.potLife} min`;
+      return `${item.ratio.join(':')} by ${item.ratioBy}, pot life ${item.potLife} min`;
     case 'glue':
       return `${glueWayFacts[item.way].title.toLowerCase()}, holds ${item.hold} deep`;
   }

@@ -57,11 +57,13 @@ const inkItem = z.strictObject({
 const paintItem = z.strictObject({ kind: z.literal('paint'), ...shared, colour: hexSchema, dryMinutes: minutes });
 
 const part = z.number().positive('A part is above zero.').max(100, 'A part is at most 100.');
+export const measuredBy = ['volume', 'weight'] as const;
 const resinItem = z.strictObject({
   kind: z.literal('resin'),
   ...shared,
-  /** A to B, by volume */
+  /** A to B, as the label has it */
   ratio: z.tuple([part, part]),
+  ratioBy: z.enum(measuredBy, { error: 'A ratio is by volume or by weight.' }).default('volume'),
   /** g/ml of A and of B */
   density: z.tuple([z.number().min(0.5).max(3), z.number().min(0.5).max(3)]).default([1.1, 1]),
   /** mPa·s, freshly mixed at 21 °C */

@@ -58,6 +58,7 @@ export function startingItem(group: ShelfGroup, id: string): ShelfItem {
         ...shared,
         name: 'New resin',
         ratio: [1, 1],
+        ratioBy: 'volume',
         density: [1.1, 1],
         viscosity: 800,
         potLife: 25,

@@ -24,13 +24,13 @@ import { WorkshopMemory } from '../../services/workshop';
         <div>
           <span>Part A</span><b>{{ parts.a }}</b>
           @if (parts.weighed) {
-            <small>{{ parts.weighed.a }} on the scale</small>
+            <small>{{ parts.weighed.a }}</small>
           }
         </div>
         <div>
           <span>Part B</span><b>{{ parts.b }}</b>
           @if (parts.weighed) {
-            <small>{{ parts.weighed.b }} on the scale</small>
+            <small>{{ parts.weighed.b }}</small>
           }
         </div>
         <div>
@@ -92,13 +92,16 @@ export class CoatAmounts {
     const { mix } = this.coat();
     const units = this.memory.units();
     if (!mix) return null;
+    const volumes = { a: amountText(mix.a, units, mix.aGrams / mix.a), b: amountText(mix.b, units, mix.bGrams / mix.b) };
+    const grams = { a: gramText(mix.aGrams), b: gramText(mix.bGrams) };
     const both = (mix.aGrams + mix.bGrams) / mix.mix;
+    // Only a scale keeps a ratio that is by weight.
+    const byScale = mix.ratioBy === 'weight' && units.amount !== 'gram';
     return {
-      a: amountText(mix.a, units, mix.aGrams / mix.a),
-      b: amountText(mix.b, units, mix.bGrams / mix.b),
+      ...(byScale ? grams : volumes),
       both: amountText(mix.mix, units, both),
       sinks: mix.fill > 0.05 ? `${amountText(mix.fill, units, both)} sinks into the glitter` : `of ${mix.resin}`,
-      weighed: units.amount === 'gram' ? null : { a: gramText(mix.aGrams), b: gramText(mix.bGrams) },
+      weighed: secondly(byScale, units.amount === 'gram', volumes, grams),
     };
   });
   protected readonly pours = computed(() => {
@@ -113,4 +116,17 @@ export class CoatAmounts {
       castOff: percentText(castOff),
     }));
   });
+}
+
+interface Parts {
+  readonly a: string;
+  readonly b: string;
+}
+
+/** What is read beside the figure to measure by: the other of volume and weight; nothing where both are grams. */
+function secondly(byScale: boolean, inGrams: boolean, volumes: Parts, grams: Parts): Parts | null {
+  if (inGrams) return null;
+  return byScale
+    ? { a: `about ${volumes.a}, by weight`, b: `about ${volumes.b}, by weight` }
+    : { a: `${grams.a} on the scale`, b: `${grams.b} on the scale` };
 }

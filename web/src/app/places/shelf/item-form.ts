@@ -3,6 +3,7 @@ import {
   countedIn,
   faultsOf,
   filmTypes,
+  measuredBy,
   finishes,
   glitterKinds,
   glueWayFacts,
@@ -56,6 +57,7 @@ export class ItemForm {
   protected readonly colourful = computed(() => !['resin', 'glue'].includes(this.draft().kind));
   protected readonly inkTypes = same(['dye', 'pigment', 'pearl']);
   protected readonly filmTypes = same(filmTypes);
+  protected readonly measuredBy = same(measuredBy);
   protected readonly counted = computed(() => countedIn(this.draft()));
   protected readonly cutsFault = computed(
     () => this.faults().find(({ path }) => path.startsWith('flake.mixed'))?.sentence ?? null,
