@@ -17,7 +17,7 @@ test('the demo has its six designs, shelf, cups and settings', async () => {
     'Slate & Saffron',
     'Thistle Weave',
   ]);
-  expect((await server.ask('GET', '/api/shelf')).body).toHaveLength(36);
+  expect((await server.ask('GET', '/api/shelf')).body).toHaveLength(37);
   expect((await server.ask('GET', '/api/cups')).body).toHaveLength(9);
   expect((await server.ask('GET', '/api/workshop')).body).toMatchObject({ document: { name: 'Quince & Ember', celsius: 21.4 } });
 });
