@@ -1,5 +1,7 @@
-import { planOf } from '../src';
-import { addedWeight, sectionOf } from '../src/section';
+import fc from 'fast-check';
+import { deltaE2000, labOf, planOf, reflectanceOf, type Plan } from '../src';
+import { addedWeight, placeAt, sectionAt, sectionOf, spotIn } from '../src/section';
+import { anyDesign, anyWorkshop } from './any-design';
 import { coat, demoFile, demoNames, designWith, workshop } from './workshop';
 
 const planned = (...coats: readonly object[]) => planOf(designWith(coats), workshop);
@@ -38,4 +40,69 @@ test('a coat of resin weighs what is spread of it, not what stays in the pot', (
   expect(addedWeight(plan)).toBeCloseTo((grams * (mix?.film ?? 0)) / (mix?.mix ?? 1), 9);
   expect(addedWeight(planned(coat.resin, coat.resin))).toBeCloseTo(2 * addedWeight(plan), 9);
   expect(addedWeight(planned())).toBe(0);
+});
+
+describe('a probe on the wall', () => {
+  const { cup } = designWith([]);
+  const at = (plan: Plan, angle: number, height: number) => sectionAt(plan, { angle, height }, cup.stations);
+  const decal = { kind: 'decal', film: 'chalk-matt', name: 'Mark', width: 40, height: 30, centre: 40, angle: 180 };
+
+  test('every place has a spot of its own, on any design, and the spot lies in it', () => {
+    fc.assert(
+      fc.property(anyDesign, anyWorkshop, (design, over) => {
+        const plan = planOf(design, over);
+        for (const { id, region } of plan.places) {
+          const spot = spotIn(region);
+          if (spot) expect(placeAt(plan, spot).id).toBe(id);
+        }
+      }),
+      { numRuns: 60 },
+    );
+  });
+  test('reads what lies there: an area, what is left over, the bare lip', () => {
+    const plan = planned(coat.base, coat.resin);
+    expect(at(plan, 10, 20).place).toMatchObject({ id: 'low', name: 'Low' });
+    expect(at(plan, 10, 120).place.id).toBe('high');
+    expect(at(plan, 10, 175)).toMatchObject({ place: { id: null, name: 'the bare lip' }, layers: [], thickness: 0 });
+    expect(at(plan, 10, 20).layers).toEqual(sectionOf(plan, 'low').layers);
+  });
+  test('a film lies between the coats before and after it, where it is and nowhere else', () => {
+    const plan = planned(coat.base, coat.resin, decal, coat.seal, coat.resin);
+    const under = at(plan, 180, 40);
+    expect(under.layers.map(({ kind }) => kind)).toEqual(['base', 'resin', 'decal', 'resin']);
+    expect(under.layers[2]).toMatchObject({ mm: 0.07, seen: '#ece5d3', tints: true, number: 3 });
+    expect(under.thickness).toBeCloseTo(at(plan, 90, 40).thickness + 0.07, 9);
+    expect(at(plan, 90, 40).layers.map(({ kind }) => kind)).not.toContain('decal');
+    // Clear coats leave it as it is.
+    expect(under.layers[3].seen).toBe('#ece5d3');
+  });
+  test('ink over a film is seen over the film, not over the wall', () => {
+    const inked = at(planned(coat.base, decal, coat.ink), 180, 40).layers.at(-1)?.seen ?? '';
+    const beside = at(planned(coat.base, decal, coat.ink), 90, 40).layers.at(-1)?.seen;
+    expect(inked).not.toBe(beside);
+    expect(inked).not.toBe('#ece5d3');
+    const chalk = {
+      ...workshop,
+      shelf: workshop.shelf.map((item) => (item.kind === 'paint' ? { ...item, colour: '#ece5d3' } : item)),
+    };
+    const painted = planOf(designWith([coat.base, coat.ink]), chalk).finished['low'];
+    expect(deltaE2000(labOf(reflectanceOf(inked)), labOf(reflectanceOf(painted)))).toBeLessThan(0.5);
+  });
+  test('a strip is met at its height, an outline along its edge', () => {
+    const plan = planned(
+      { kind: 'strip', film: 'hearth-foil', width: 6, centre: 50, length: 300 },
+      {
+        kind: 'outline',
+        on: ['high'],
+        film: 'chalk-matt',
+        gap: 1,
+        width: 2,
+      },
+    );
+    const kinds = (height: number) => at(plan, 33, height).layers.map(({ kind }) => kind);
+    expect(kinds(50)).toEqual(['strip']);
+    expect(kinds(54)).toEqual([]);
+    expect(kinds(80.9)).toEqual(['outline']);
+    expect(kinds(82)).toEqual([]);
+  });
 });

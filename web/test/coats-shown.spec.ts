@@ -1,7 +1,8 @@
 import { computed, signal } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
-import { designSchema, planOf, startingItem, type Design, type ShelfItem } from '@aurantia/core';
+import { designSchema, planOf, startingItem, type Design, type ShelfItem, type WallPlace } from '@aurantia/core';
 import { AmountsStage } from '../src/app/design/amounts-stage/amounts-stage';
+import { placeAt } from '@aurantia/core/section';
 import { ByClock } from '../src/app/design/coats-stage/by-clock/by-clock';
 import { CutThrough } from '../src/app/design/coats-stage/cut-through/cut-through';
 import { OpenDesign } from '../src/app/design/open-design';
@@ -27,7 +28,7 @@ function opened(given: Design) {
   const memory = memoryStub();
   memory.shelf.set(shelf.map((item) => (item.id === 'resin' ? quick : item)));
   const document = signal(given);
-  const cut = signal<string | null>(null);
+  const probe = signal<WallPlace | null>(null);
   const plan = computed(() => planOf(document(), memory.workshop()));
   const change = jest.fn((by: (now: Design) => Design) => {
     document.update(by);
@@ -37,11 +38,11 @@ function opened(given: Design) {
   TestBed.configureTestingModule({
     providers: [
       { provide: WorkshopMemory, useValue: memory },
-      { provide: OpenDesign, useValue: { design: document, plan, cut } },
+      { provide: OpenDesign, useValue: { design: document, plan, probe } },
       { provide: DesignSession, useValue: { change } },
     ],
   });
-  return { memory, document, plan, cut };
+  return { memory, document, plan, probe };
 }
 
 const words = (fixture: ComponentFixture<unknown>): string =>
@@ -114,6 +115,8 @@ describe('by the clock', () => {
   });
 });
 
+const nowhere: WallPlace = { angle: 0, height: -1 };
+
 describe('cut through', () => {
   async function cutThrough(given: Design = twice) {
     const open = opened(given);
@@ -123,19 +126,36 @@ describe('cut through', () => {
       [...(fixture.nativeElement as HTMLElement).querySelectorAll('li b')].map(({ textContent }) => textContent?.trim());
     return { ...open, fixture, titles };
   }
-  test('coats stand as they lie, the last on top, and the cup marks the area', async () => {
-    const { fixture, titles, cut } = await cutThrough();
+  test('coats stand as they lie, the last on top, and the probe is on the area', async () => {
+    const { fixture, titles, probe, plan } = await cutThrough();
     expect(titles()).toEqual(['3. Clear resin', '2. Clear resin', expect.stringMatching(/^1\. Base colour/)]);
-    expect(cut()).toBe('low');
-    expect(words(fixture)).toMatch(/0\.75 mm of coats here/);
+    expect(placeAt(plan(), probe() ?? nowhere).area).toBe('low');
+    expect(words(fixture)).toMatch(/0\.75 mm of coats here, on Low/);
   });
   test('another place has its own', async () => {
-    const { fixture, titles, cut } = await cutThrough();
+    const { fixture, titles, probe, plan } = await cutThrough();
     await press(fixture, 'High');
     expect(titles()).toEqual(['2. Clear resin', expect.stringMatching(/^1\. Base colour/)]);
-    expect(cut()).toBe('high');
-    await press(fixture, 'left over');
-    expect(cut()).toBeNull();
+    expect(placeAt(plan(), probe() ?? nowhere).area).toBe('high');
+  });
+  test('where the probe is moved on the cup, there it is cut: on the bare lip nothing lies', async () => {
+    const { fixture, titles, probe } = await cutThrough();
+    probe.set({ angle: 12, height: 100 });
+    await fixture.whenStable();
+    expect(words(fixture)).toContain('on High');
+    probe.set({ angle: 12, height: 175 });
+    await fixture.whenStable();
+    expect(titles()).toEqual([]);
+    expect(words(fixture)).toContain('Here the wall stays bare: the bare lip.');
+  });
+  test('the base is pressed, for it is no spot of the wall; the probe takes it back', async () => {
+    const { fixture, titles, probe } = await cutThrough();
+    await press(fixture, 'base');
+    expect(words(fixture)).toContain('on base');
+    expect(titles()).toEqual(['2. Clear resin', expect.stringMatching(/^1\. Base colour/)]);
+    probe.set({ angle: 200, height: 20 });
+    await fixture.whenStable();
+    expect(words(fixture)).toContain('on Low');
   });
   test('to scale, heights are as the coats are thick', async () => {
     const { fixture } = await cutThrough();
@@ -151,10 +171,11 @@ describe('cut through', () => {
     expect(words(fixture)).toContain('No coat leaves anything here yet.');
     expect(words(fixture)).toContain('0.00 mm of coats here');
   });
-  test('left, the cup marks nothing any more', async () => {
-    const { fixture, cut } = await cutThrough();
+  test('left, the cup has no probe any more', async () => {
+    const { fixture, probe } = await cutThrough();
+    expect(probe()).not.toBeNull();
     fixture.destroy();
-    expect(cut()).toBeNull();
+    expect(probe()).toBeNull();
   });
 });
 

@@ -2,7 +2,7 @@ import type { Step } from '../coats';
 import type { CoatId } from '../design';
 import type { PlannedAreas } from '../layout';
 import type { Look } from '../look';
-import { itemOf, type ShelfItem } from '../stock';
+import { itemOf, type ItemOf, type ShelfItem } from '../stock';
 import type { Cup } from '../vessel';
 import { isPiece, pieceEdges, type PieceCoat, type PieceEdges } from './piece-edges';
 
@@ -12,6 +12,8 @@ export interface PlannedPiece extends PieceEdges {
   readonly name: string;
   /** hex of a film that hides what is under it; null where one looks through it, or nobody says what it looks like */
   readonly hides: string | null;
+  /** mm it stands on what is under it; 0 where nobody says what it is cut from */
+  readonly mm: number;
   /** what later coats lay on it, at each place */
   readonly over: Readonly<Record<string, Look>>;
 }
@@ -30,12 +32,28 @@ export const piecesOnCup = (
     const { coat, planned } = step;
     if (!isPiece(coat)) return [];
     const over = laidSince(step, steps.at(-1)?.after ?? step.after);
-    return [{ coat: coat.id, name: planned.title, ...pieceEdges(coat, cup, areas), hides: filmColour(coat, shelf), over }];
+    return [
+      {
+        coat: coat.id,
+        name: planned.title,
+        ...pieceEdges(coat, cup, areas),
+        hides: filmColour(coat, shelf),
+        mm: heightOfPiece(coat, shelf),
+        over,
+      },
+    ];
   });
+
+/** A film's own thickness, or how far a tag stands up. */
+const heightOfPiece = (coat: PieceCoat, shelf: readonly ShelfItem[]): number =>
+  coat.kind === 'tag' ? coat.raised : (filmOf(coat, shelf)?.thickness ?? 0) / 1000;
+
+const filmOf = (coat: PieceCoat, shelf: readonly ShelfItem[]): ItemOf<'film'> | undefined =>
+  'film' in coat && coat.film !== null ? itemOf(shelf, coat.film, 'film') : undefined;
 
 /** Clear film shows what is under it; a tag has no film at all. */
 function filmColour(coat: PieceCoat, shelf: readonly ShelfItem[]): string | null {
-  const film = 'film' in coat && coat.film !== null ? itemOf(shelf, coat.film, 'film') : undefined;
+  const film = filmOf(coat, shelf);
   return film && film.type !== 'clear' ? film.colour : null;
 }
 

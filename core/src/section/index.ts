@@ -1,2 +1,4 @@
 export * from './section';
+export * from './section-at';
+export * from './spot';
 export * from './weight';

@@ -1,5 +1,5 @@
 import { computed, inject, Injectable, linkedSignal, signal, type Signal } from '@angular/core';
-import type { Design, FadeBeside, Plan } from '@aurantia/core';
+import type { Design, FadeBeside, Plan, WallPlace } from '@aurantia/core';
 import { DesignSession } from './session';
 
 /** What the stages of an open design share: it, its plan, and what is chosen of it. A stage is shown only once both are here. */
@@ -13,8 +13,8 @@ export class OpenDesign {
     source: () => this.session.document()?.areas.map(({ id }) => id) ?? [],
     computation: (ids, before) => ids.find((id) => id === before?.value) ?? ids.at(0) ?? null,
   });
-  /** the area whose coats are shown cut through; null while none are */
-  readonly cut = signal<string | null>(null);
+  /** the spot of the wall at which the coats are shown cut through; null while they aren't */
+  readonly probe = signal<WallPlace | null>(null);
   /** the coat that is open among the coats; what it lays is marked on the cup */
   readonly openCoat = signal<string | null>(null);
   /** what half of a fade's picture shows beside its pots */

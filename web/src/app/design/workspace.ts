@@ -16,10 +16,12 @@ import {
   type Plan,
   readinessOf,
 } from '@aurantia/core';
+import { placeAt } from '@aurantia/core/section';
 import { format } from 'date-fns';
 import { filter, map, startWith } from 'rxjs';
 import { CupView } from '../parts/cup-view/cup-view';
 import { WorkshopMemory } from '../services/workshop';
+import type { HandleMove } from '../parts/area-handle/area-handle';
 import { AreaMoves } from './area-moves';
 import { Autosave } from './autosave';
 import { DocumentHistory } from './document-history';
@@ -32,6 +34,8 @@ import { FirstCupLesson } from '../services/lesson';
 import { FirstCup } from './first-cup/first-cup';
 import { PracticeNote } from './practice-note/practice-note';
 import { BUTTONS } from '../parts/buttons';
+
+const PROBE = 'probe';
 
 /** One design, open: the rail of stages, the cup at the left, the stage's work at the right. */
 @Component({
@@ -58,7 +62,9 @@ export class Workspace {
   /** the area that the cup marks */
   protected readonly marked = computed(() => {
     if (this.stage() === 'areas' || this.stage() === 'colour') return this.chosenArea();
-    return this.stage() === 'coats' ? this.open.cut() : null;
+    const plan = this.session.plan();
+    const probe = this.front();
+    return plan && probe ? placeAt(plan, probe).area : null;
   });
   /** the coat whose pieces the cup marks */
   protected readonly piece = computed(() => (this.stage() === 'coats' ? this.open.openCoat() : null));
@@ -71,9 +77,13 @@ export class Workspace {
     ),
     { requireSync: true },
   );
-  /** only where areas are laid out can they be taken hold of */
+  /** the spot at which coats are cut through, which is then in front */
+  protected readonly front = computed(() => (this.stage() === 'coats' ? this.open.probe() : null));
+  /** areas can be taken hold of where they are laid out, and the probe where coats are cut through */
   protected readonly handles = computed(() => {
     const document = this.session.document();
+    const probe = this.front();
+    if (probe) return [{ key: PROBE, label: 'Where the coats are cut through', goes: 'both' as const, ...probe }];
     const area = document?.areas.find(({ id }) => id === this.chosenArea());
     return this.stage() === 'areas' && document && area ? areaHandles(area, document.cup) : [];
   });
@@ -209,6 +219,18 @@ export class Workspace {
     ]);
     const { injector } = this;
     injector.get(MatDialog).open(HistoryDialog, { width: '940px', maxWidth: '96vw', ariaLabel: 'What it was before', injector });
+  }
+
+  protected moved(move: HandleMove): void {
+    const probe = this.front();
+    if (!probe) {
+      this.moves.moved(move);
+      return;
+    }
+    const { angle, height } =
+      'to' in move ? move.to : { angle: probe.angle + move.by.angle, height: probe.height + move.by.height };
+    const top = this.session.plan()?.surface.height ?? 0;
+    this.open.probe.set({ angle: ((angle % 360) + 360) % 360, height: Math.min(top, Math.max(0, height)) });
   }
 
   protected keepApart(): void {

@@ -59,6 +59,8 @@ export class CupView {
   readonly chosen = input<string | null>(null);
   /** the coat whose pieces are marked in place of an area */
   readonly piece = input<string | null>(null);
+  /** a spot that is kept in sight; the marked area then turns nothing */
+  readonly front = input<WallPlace | null>(null);
   /** half of the chosen area's fade is shown as it would have been otherwise */
   readonly beside = input<'' | FadeBeside>('');
   /** points of the chosen area that can be dragged here too */
@@ -158,14 +160,15 @@ export class CupView {
     });
     effect(() => this.draw());
     effect(() => this.drawEdges());
-    effect(() => this.turnTo(this.marked()));
+    effect(() => this.turnTo(this.marked(), this.front()));
   }
 
   /** Brings the middle of a newly chosen area, or the first piece of a coat, to the front; a drag of it turns nothing. */
-  private turnTo(marked: Marked): void {
-    const middle = untracked(() => frontOf(this.plan(), marked));
-    if (!middle) return;
+  private turnTo(marked: Marked, front: WallPlace | null): void {
+    const middle = front ?? untracked(() => frontOf(this.plan(), marked));
     const from = untracked(this.turn);
+    // What is asked for by its spot is moved by hand: only what can’t be seen is turned.
+    if (!middle || (front && seenAt(front.angle, front.height, this.cup().stations, untracked(this.stance), from).near)) return;
     const wanted = ((180 - middle.angle) * Math.PI) / 180;
     const way = ((((wanted - from + Math.PI) % (2 * Math.PI)) + 2 * Math.PI) % (2 * Math.PI)) - Math.PI;
     cancelAnimationFrame(this.turning);

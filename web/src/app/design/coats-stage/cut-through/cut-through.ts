@@ -1,6 +1,6 @@
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, linkedSignal, signal } from '@angular/core';
-import { gramText, thicknessText } from '@aurantia/core';
-import { addedWeight, sectionOf } from '@aurantia/core/section';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, signal, untracked } from '@angular/core';
+import { BARE_BASE, gramText, LEFT_OVER, thicknessText } from '@aurantia/core';
+import { addedWeight, BASE_SPOT, sectionAt, sectionOf, spotIn } from '@aurantia/core/section';
 import { Chips, type Chip } from '../../../parts/chips/chips';
 import { Choice } from '../../../parts/fields/choice';
 import { OpenDesign } from '../../open-design';
@@ -20,20 +20,28 @@ const READABLE = { least: 26, more: 60 } as const;
 export class CutThrough {
   private readonly open = inject(OpenDesign);
   protected readonly plan = this.open.plan;
-  protected readonly place = linkedSignal<readonly string[], string>({
-    source: () => this.plan().places.map(({ id }) => id),
-    computation: (ids, before) => ids.find((id) => id === before?.value) ?? ids.at(0) ?? '/left-over',
-  });
   protected readonly scales = [
     { value: 'readable' as const, name: 'each to be read' },
     { value: 'true' as const, name: 'to scale' },
   ];
   protected readonly scale = signal<'readable' | 'true'>('readable');
-  protected readonly chips = computed<readonly Chip<string>[]>(() => {
-    const places = this.plan().places.map(({ id, name }) => ({ id: id as string, name, on: id === this.place() }));
-    return [...places, { id: '/left-over', name: 'left over', on: this.place() === '/left-over' }];
+  /** the base has no spot on the wall: it is pressed */
+  private readonly base = signal(false);
+  private readonly section = computed(() => {
+    const probe = this.open.probe();
+    if (this.base() || probe === null) return { place: BASE_SPOT, ...sectionOf(this.plan(), BARE_BASE) };
+    return sectionAt(this.plan(), probe, this.open.design().cup.stations);
   });
-  private readonly section = computed(() => sectionOf(this.plan(), this.place()));
+  protected readonly place = computed(() => this.section().place);
+  protected readonly chips = computed<readonly Chip<string>[]>(() => {
+    const { places, areas } = this.plan();
+    const now = this.place().id;
+    return [
+      ...places.map(({ id, name }) => ({ id: id as string, name, on: id === now })),
+      ...(areas.leftOver.area > 0.05 ? [{ id: LEFT_OVER, name: 'left over', on: now === LEFT_OVER }] : []),
+      ...(areas.bareBase > 0.05 ? [{ id: BARE_BASE, name: BASE_SPOT.name, on: now === BARE_BASE }] : []),
+    ];
+  });
   /** the topmost first, as it is seen */
   protected readonly layers = computed(() =>
     this.section()
@@ -50,12 +58,22 @@ export class CutThrough {
   protected readonly millimetre = TRUE;
 
   constructor() {
-    // The cup beside it marks where it is cut.
-    effect(() => this.open.cut.set(this.plan().places.find(({ id }) => id === this.place())?.area ?? null));
-    inject(DestroyRef).onDestroy(() => this.open.cut.set(null));
+    // The cup beside it shows the probe, and is where it is moved by hand.
+    const [first] = untracked(this.plan).places;
+    if (first) this.choose(first.id);
+    else this.choose(LEFT_OVER);
+    effect(() => {
+      this.open.probe();
+      untracked(() => this.base.set(false));
+    });
+    inject(DestroyRef).onDestroy(() => this.open.probe.set(null));
   }
 
   protected choose(id: string): void {
-    this.place.set(id);
+    const { places, areas } = this.plan();
+    const region = id === LEFT_OVER ? areas.leftOver.region : places.find((one) => one.id === id)?.region;
+    const spot = region && spotIn(region);
+    if (spot) this.open.probe.set(spot);
+    else this.base.set(id === BARE_BASE);
   }
 }
