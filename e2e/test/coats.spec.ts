@@ -147,3 +147,52 @@ test('practice: six mistakes are put right one by one, with a score, and a copy�
   await reads(browser, /\d+ of \d+ coats stand in order/, 'au-practice-note');
   await browser.wait(async () => (await browser.getTitle()).includes('to put in order'), 45000, 'the copy never opens');
 });
+
+test('the probe on the cup is moved by keys: over the decal its film lies among the coats, on the lip nothing does', async () => {
+  await browser.get(`${program.address}/designs/slate-and-saffron/coats?shown=cut`);
+  await reads(browser, 'of coats here, on Slate');
+  const by = (...keys: readonly string[]) =>
+    withNamed(browser, 'au-cup-view .handle', 'Where the coats are cut through', (knob) => knob.sendKeys(...keys));
+  await press(browser, 'Saffron 2', '[role=option]');
+  await reads(browser, 'of coats here, on Saffron 2');
+  await press(browser, 'Slate', '[role=option]');
+  const up = Key.chord(Key.SHIFT, Key.ARROW_UP);
+  for (let presses = 0; presses < 12 && !(await shown('au-cut-through')).includes('House mark'); presses += 1)
+    await by(Key.ARROW_UP, Key.ARROW_UP, Key.ARROW_UP);
+  expect(await shown('au-cut-through')).toMatch(/Decal: House mark\s+0\.07 mm, changes what is seen/);
+  await by(up, up, up, up, up, up);
+  await reads(browser, 'Here the wall stays bare: the bare lip.');
+  expect(await violations(browser)).toEqual([]);
+});
+
+test('a decal is cut to a shape from a film, three times round, and stands on the card', async () => {
+  await coatsOf('orchard-frost', 'Scuff and degrease');
+  await add('Decal');
+  await press(browser, 'star', 'li.open button');
+  await type(browser, 'Width', '30');
+  await type(browser, 'How many, evenly round', '3');
+  await reads(browser, '3 evenly round', 'li.open');
+  await reads(browser, 'every second one cut the other way round', 'li.open');
+  await type(browser, 'How many, evenly round', '9');
+  await reads(browser, /9 times “Decal”, 30 mm wide each, is more than this cup is round/, 'li.open');
+  await type(browser, 'How many, evenly round', '3');
+  await kept(browser);
+  await browser.get(`${program.address}/designs/orchard-frost/card`);
+  await reads(browser, /star, 30 mm × 50 mm/, '.sheet');
+  await reads(browser, /Mark the middles of the others every [\d.]+ mm by the tape there/, '.sheet');
+});
+
+test('for four cups at once everything is measured anew, in as many pots as hands can spread', async () => {
+  await browser.get(`${program.address}/designs/copper-eaves/amounts`);
+  await reads(browser, 'It takes');
+  const takes = () =>
+    browser.executeScript<string[]>('return [...document.querySelectorAll("td.mat-column-takes")].map((one) => one.innerText)');
+  const alone = (await takes()).map(parseFloat);
+  await type(browser, 'Cups alike at once', '4');
+  await reads(browser, /Mixed for 4 cups at once it takes [\d.]+ ml of resin less/);
+  expect((await takes()).map(parseFloat)[0]).toBeCloseTo(4 * alone[0], 1);
+  await reads(browser, /In \d+ pots, one after the other/);
+  expect(await violations(browser)).toEqual([]);
+  await type(browser, 'Cups alike at once', '0');
+  await reads(browser, 'One to 24 cups go through one pair of hands at once.');
+});
