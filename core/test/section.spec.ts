@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { deltaE2000, labOf, planOf, reflectanceOf, type Plan } from '../src';
-import { addedWeight, placeAt, sectionAt, sectionOf, spotIn } from '../src/section';
+import { addedWeight, designUpTo, growthOf, placeAt, sectionAt, sectionOf, spotIn } from '../src/section';
 import { anyDesign, anyWorkshop } from './any-design';
 import { coat, demoFile, demoNames, designWith, workshop } from './workshop';
 
@@ -104,5 +104,31 @@ describe('a probe on the wall', () => {
     expect(kinds(54)).toEqual([]);
     expect(kinds(80.9)).toEqual(['outline']);
     expect(kinds(82)).toEqual([]);
+  });
+});
+
+describe('as it grows', () => {
+  test('each column is what is seen after so many coats, as planned with no more than those', () => {
+    for (const name of demoNames) {
+      const { design, shelf, settings } = demoFile(name);
+      const plan = planOf(design, { shelf, settings });
+      const { steps, rows } = growthOf(plan);
+      expect(rows.length).toBeGreaterThanOrEqual(plan.places.length);
+      steps.forEach(({ coats }, at) => {
+        const { finished } = planOf(designUpTo(design, coats), { shelf, settings });
+        for (const { place, colours } of rows) expect(colours[at]).toBe(finished[place]);
+      });
+      // Nothing changes any more after the last.
+      for (const { place, colours } of rows) expect(colours.at(-1)).toBe(plan.finished[place]);
+    }
+  });
+  test('coats that change nothing to see are no step; a film that hides is one', () => {
+    const { steps } = growthOf(planned({ kind: 'prep' }, coat.base, coat.resin, coat.sand, coat.ink, coat.rest));
+    expect(steps.map(({ coats }) => coats)).toEqual([0, 2, 5]);
+    const decal = { kind: 'decal', name: 'Mark', width: 40, height: 30, centre: 40 };
+    const withDecal = (film: string) => growthOf(planned(coat.base, { ...decal, film })).steps.map(({ coats }) => coats);
+    expect(withDecal('chalk-matt')).toEqual([0, 1, 2]);
+    expect(withDecal('window-clear')).toEqual([0, 1]);
+    expect(growthOf(planned()).steps).toHaveLength(1);
   });
 });

@@ -8,6 +8,7 @@ export const views: readonly [string, string, string][] = [
   ['coats', '/designs/copper-eaves/coats', 'Scuff and degrease'],
   ['coats by the clock', '/designs/copper-eaves/coats?shown=clock', 'hands on'],
   ['coats cut through', '/designs/copper-eaves/coats?shown=cut', 'of coats here'],
+  ['coats as they grow', '/designs/copper-eaves/coats?shown=growth', 'After coat'],
   ['amounts', '/designs/copper-eaves/amounts', 'Part A'],
   ['check', '/designs/copper-eaves/check', 'What do you see?'],
   ['card', '/designs/copper-eaves/card', 'Rest until cured through'],

@@ -3,6 +3,7 @@ import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { designSchema, planOf, startingItem, type Design, type ShelfItem, type WallPlace } from '@aurantia/core';
 import { AmountsStage } from '../src/app/design/amounts-stage/amounts-stage';
 import { placeAt } from '@aurantia/core/section';
+import { AsItGrows } from '../src/app/design/coats-stage/as-it-grows/as-it-grows';
 import { ByClock } from '../src/app/design/coats-stage/by-clock/by-clock';
 import { CutThrough } from '../src/app/design/coats-stage/cut-through/cut-through';
 import { OpenDesign } from '../src/app/design/open-design';
@@ -29,6 +30,7 @@ function opened(given: Design) {
   memory.shelf.set(shelf.map((item) => (item.id === 'resin' ? quick : item)));
   const document = signal(given);
   const probe = signal<WallPlace | null>(null);
+  const upTo = signal<number | null>(null);
   const plan = computed(() => planOf(document(), memory.workshop()));
   const change = jest.fn((by: (now: Design) => Design) => {
     document.update(by);
@@ -38,11 +40,11 @@ function opened(given: Design) {
   TestBed.configureTestingModule({
     providers: [
       { provide: WorkshopMemory, useValue: memory },
-      { provide: OpenDesign, useValue: { design: document, plan, probe } },
+      { provide: OpenDesign, useValue: { design: document, plan, probe, upTo } },
       { provide: DesignSession, useValue: { change } },
     ],
   });
-  return { memory, document, plan, probe };
+  return { memory, document, plan, probe, upTo };
 }
 
 const words = (fixture: ComponentFixture<unknown>): string =>
@@ -251,5 +253,39 @@ describe('amounts', () => {
   test('two coats of one resin side by side are told to be one mix', async () => {
     const { fixture } = await amounts(inks);
     expect(words(fixture)).toMatch(/Coats 1 and 2 are of .* on different areas: measure [\d.]+ ml at once/);
+  });
+});
+
+describe('as it grows', () => {
+  async function grows(given: Design) {
+    const open = opened(given);
+    const fixture = TestBed.createComponent(AsItGrows);
+    await fixture.whenStable();
+    const scrub = async (at: number) => {
+      const thumb = (fixture.nativeElement as HTMLElement).querySelector<HTMLInputElement>('input[matSliderThumb]');
+      if (!thumb) throw new Error('no thumb');
+      thumb.value = String(at);
+      thumb.dispatchEvent(new Event('input'));
+      thumb.dispatchEvent(new Event('change'));
+      await fixture.whenStable();
+    };
+    return { ...open, fixture, scrub };
+  }
+  test('the cup is finished to begin with, and as far as the slider says', async () => {
+    const { fixture, scrub, upTo } = await grows(twice);
+    expect(upTo()).toBeNull();
+    expect(words(fixture)).toMatch(/After coat 1: Base colour/);
+    await scrub(0);
+    expect(upTo()).toBe(0);
+    expect(words(fixture)).toContain('The wall as it comes');
+    fixture.destroy();
+    expect(upTo()).toBeNull();
+  });
+  test('a changed plan is shown whole again', async () => {
+    const { fixture, scrub, upTo, document } = await grows(twice);
+    await scrub(0);
+    document.update((now) => ({ ...now, coats: now.coats.slice(1) }));
+    await fixture.whenStable();
+    expect(upTo()).toBeNull();
   });
 });

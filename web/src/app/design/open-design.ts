@@ -15,6 +15,8 @@ export class OpenDesign {
   });
   /** the spot of the wall at which the coats are shown cut through; null while they aren't */
   readonly probe = signal<WallPlace | null>(null);
+  /** so many of its coats the cup is shown with; null for all */
+  readonly upTo = signal<number | null>(null);
   /** the coat that is open among the coats; what it lays is marked on the cup */
   readonly openCoat = signal<string | null>(null);
   /** what half of a fade's picture shows beside its pots */

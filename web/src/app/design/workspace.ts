@@ -15,8 +15,9 @@ import {
   thicknessText,
   type Plan,
   readinessOf,
+  trialPlan,
 } from '@aurantia/core';
-import { placeAt } from '@aurantia/core/section';
+import { designUpTo, placeAt } from '@aurantia/core/section';
 import { format } from 'date-fns';
 import { filter, map, startWith } from 'rxjs';
 import { CupView } from '../parts/cup-view/cup-view';
@@ -59,6 +60,12 @@ export class Workspace {
   protected readonly moves = inject(AreaMoves);
   protected readonly chosenArea = this.open.chosenArea;
   protected readonly beside = this.open.beside;
+  /** what the cup shows: the design as planned, or as far as it has come after some of its coats */
+  protected readonly shown = computed(() => {
+    const [plan, document, upTo] = [this.session.plan(), this.session.document(), this.open.upTo()];
+    if (!plan || !document || upTo === null || this.stage() !== 'coats') return plan;
+    return trialPlan(designUpTo(document, upTo), this.memory.workshop(), plan.areas);
+  });
   /** the area that the cup marks */
   protected readonly marked = computed(() => {
     if (this.stage() === 'areas' || this.stage() === 'colour') return this.chosenArea();
@@ -186,9 +193,9 @@ export class Workspace {
       })),
       ...(session.canUndo() ? [{ group, name: 'Undo', keys: 'Ctrl Z', run: () => session.undo() }] : []),
       ...(session.canRedo() ? [{ group, name: 'Redo', keys: 'Ctrl Shift Z', run: () => session.redo() }] : []),
-      ...(['clock', 'cut'] as const).map((shown) => ({
+      ...(['clock', 'cut', 'growth'] as const).map((shown) => ({
         group,
-        name: { clock: 'Coats by the clock', cut: 'Coats cut through' }[shown],
+        name: { clock: 'Coats by the clock', cut: 'Coats cut through', growth: 'Coats as they grow' }[shown],
         run: () => void router.navigate(['/designs', this.id(), 'coats'], { queryParams: { shown } }),
       })),
       { group, name: 'Practise: put these coats in order, on a copy', run: () => void this.practise() },

@@ -41,6 +41,7 @@ import { CoatAmounts } from '../coat-amounts/coat-amounts';
 import { AddCoat } from './add-coat/add-coat';
 import { ByClock } from './by-clock/by-clock';
 import { CoatForm } from './coat-form';
+import { AsItGrows } from './as-it-grows/as-it-grows';
 import { CutThrough } from './cut-through/cut-through';
 import { Suggestions } from './suggestions/suggestions';
 import { Icon } from '../../parts/icons/icon';
@@ -51,13 +52,14 @@ import { TABS } from '../../parts/tabs/tabs';
 import { Unfetched } from '../../parts/unfetched/unfetched';
 import type { DesignWays } from '../../places/schools-dialog/schools-dialog';
 
-type View = 'order' | 'clock' | 'cut';
+type View = 'order' | 'clock' | 'cut' | 'growth';
 
 /** The coats in order: dragged, moved by keys, opened to be set; each says what it needs and waits for. */
 @Component({
   selector: 'au-coats-stage',
   imports: [
     AddCoat,
+    AsItGrows,
     BUTTONS,
     ByClock,
     CutThrough,
@@ -95,6 +97,7 @@ export class CoatsStage {
     { tab: 'order', name: 'In order' },
     { tab: 'clock', name: 'By the clock' },
     { tab: 'cut', name: 'Cut through' },
+    { tab: 'growth', name: 'As it grows' },
   ] as const satisfies readonly { tab: View; name: string }[];
   /** from the address: how they are shown */
   readonly shown = input<string>();

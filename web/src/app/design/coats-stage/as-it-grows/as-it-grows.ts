@@ -1,0 +1,46 @@
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, linkedSignal } from '@angular/core';
+import { growthOf, type GrowthStep } from '@aurantia/core/section';
+import { BUTTONS } from '../../../parts/buttons';
+import { Slider } from '../../../parts/fields/slider';
+import { Notices } from '../../../services/notices';
+import { saveBlob } from '../../../services/save-file';
+import { OpenDesign } from '../../open-design';
+import { growthPng } from './draw-growth';
+
+/** The colour of each place after each coat, from the bare wall to the finished cup; the cup beside it goes along. */
+@Component({
+  selector: 'au-as-it-grows',
+  imports: [BUTTONS, Slider],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './as-it-grows.html',
+  styleUrl: './as-it-grows.scss',
+})
+export class AsItGrows {
+  private readonly open = inject(OpenDesign);
+  private readonly notices = inject(Notices);
+  protected readonly growth = computed(() => growthOf(this.open.plan()));
+  /** which of the steps is shown; the finished cup to begin with, and again when the coats change */
+  protected readonly at = linkedSignal<readonly GrowthStep[], number>({
+    source: () => this.growth().steps,
+    computation: (steps) => steps.length - 1,
+  });
+  protected readonly now = computed(() => this.growth().steps[this.at()]);
+  protected readonly says = computed(() => {
+    const { coats, title } = this.now();
+    return coats === 0 ? title : `After coat ${coats}: ${title}`;
+  });
+
+  constructor() {
+    effect(() => this.open.upTo.set(this.at() === this.growth().steps.length - 1 ? null : this.now().coats));
+    inject(DestroyRef).onDestroy(() => this.open.upTo.set(null));
+  }
+
+  protected async save(): Promise<void> {
+    const { name } = this.open.design();
+    try {
+      saveBlob(`${name}, as it grows.png`, await growthPng(name, this.growth()));
+    } catch (error) {
+      this.notices.failed(error);
+    }
+  }
+}
