@@ -103,7 +103,9 @@ export class JarFinder {
     this.ref.close(item);
   }
 
-  protected takeFirst(): void {
+  protected takeFirst(event: Event): void {
+    // Without motion the focus is back on what opened this before the key is up, and would press it once more.
+    event.preventDefault();
     const first = this.sections().at(0)?.items.at(0);
     if (first) this.take(first.item);
   }
