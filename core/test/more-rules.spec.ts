@@ -182,6 +182,41 @@ describe('amounts that look thin', () => {
   });
 });
 
+test('neon flakes that let a dull ground through are told; over white, or covered, they glow', () => {
+  const shelf = workshop.shelf.map((item) =>
+    item.kind === 'glitter' && item.id === 'penny-rain'
+      ? { ...item, finish: 'neon' as const, flake: { ...item.flake, colour: '#d8f03a' } }
+      : item,
+  ) as Workshop['shelf'];
+  const told = (paint: string, ml: number) =>
+    named(
+      'white under yellow and neon',
+      designWith([{ ...coat.base, paint }, coat.wipe, { ...coat.glitter, on: ['low'] }], {
+        blends: [{ area: 'low', parts: [{ item: 'penny-rain', ml }] }],
+      }),
+      { ...workshop, shelf },
+    ).length;
+  expect(told('soft-black', 4)).toBe(1);
+  expect(told('limewash', 4)).toBe(0);
+  expect(told('soft-black', 40)).toBe(0);
+});
+
+test('a base of quite another colour between the flakes is told; one like them, or more of them, isn’t', () => {
+  const told = (paint: string, ml: number) =>
+    named(
+      'base far from its glitter',
+      designWith([{ ...coat.base, paint }, coat.wipe, { ...coat.glitter, on: ['low'] }], {
+        blends: [{ area: 'low', parts: [{ item: 'bee-line', ml }] }],
+      }),
+    ).length;
+  const amounts = Array.from({ length: 20 }, (_, i) => i + 1);
+  const over = (paint: string) => amounts.filter((ml) => told(paint, ml) > 0);
+  expect(over('soft-black').length).toBeGreaterThan(0);
+  expect(over('honey')).toEqual([]);
+  // More of it hides the gaps in the end.
+  expect(told('soft-black', 20)).toBe(0);
+});
+
 test('a large warm mix of a quick resin goes off before it is spread', () => {
   const shelf = workshop.shelf.map((item) => (item.kind === 'resin' ? { ...item, potLife: 6 } : item));
   const hot = { ...workshop, shelf, settings: { ...workshop.settings, celsius: 33 } };

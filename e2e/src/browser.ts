@@ -27,7 +27,9 @@ export async function openBrowser(graphics = true): Promise<Browser> {
     '--disable-component-update',
     '--disable-sync',
     `--user-data-dir=${mkdtempSync(join(tmpdir(), 'aurantia-chromium-'))}`,
-    ...(graphics ? ['--use-angle=swiftshader', '--enable-unsafe-swiftshader', '--ignore-gpu-blocklist'] : ['--disable-3d-apis', '--force-prefers-reduced-motion']),
+    ...(graphics
+      ? ['--use-angle=swiftshader', '--enable-unsafe-swiftshader', '--ignore-gpu-blocklist']
+      : ['--disable-3d-apis', '--force-prefers-reduced-motion']),
   );
   const driver = await new Builder()
     .forBrowser('chrome')

@@ -1,6 +1,7 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { choose, kept, openBrowser, painted, picture, press, reads, resize, type, type Browser } from './browser';
+import { Key } from 'selenium-webdriver';
+import { choose, openBrowser, painted, picture, press, reads, resize, withNamed, type Browser } from './browser';
 import { Program } from './program';
 
 const FOLDER = join(__dirname, '..', '..', 'docs', 'screenshots');
@@ -18,17 +19,6 @@ const shots: readonly { name: string; path: string; says: string | RegExp; then?
       await press(browser, 'Templates');
       await press(browser, /^Ridge, lower edge/);
       await reads(browser, 'whole teeth go once round');
-    },
-  },
-  {
-    name: 'history',
-    path: '/designs/orchard-frost/colour',
-    says: 'By the eye',
-    then: async (browser) => {
-      await type(browser, 'First Frost, ml', '9');
-      await kept(browser);
-      await press(browser, 'History');
-      await reads(browser, 'All glitter', 'au-history-dialog');
     },
   },
   {
@@ -100,9 +90,19 @@ const shots: readonly { name: string; path: string; says: string | RegExp; then?
   { name: 'clock', path: '/designs/orchard-frost/coats?shown=clock', says: 'hands on' },
   {
     name: 'cut-through',
-    path: '/designs/copper-eaves/coats?shown=cut',
+    path: '/designs/slate-and-saffron/coats?shown=cut',
     says: 'of coats here',
-    then: (browser) => press(browser, 'to scale', 'mat-button-toggle button'),
+    then: (browser) =>
+      withNamed(browser, 'au-cup-view .handle', 'Where the coats are cut through', (knob) =>
+        knob.sendKeys(...Array.from({ length: 4 }, () => Key.chord(Key.SHIFT, Key.ARROW_UP))),
+      ),
+  },
+  {
+    name: 'growth',
+    path: '/designs/peat-fire/coats?shown=growth',
+    says: 'After coat',
+    then: (browser) =>
+      withNamed(browser, 'au-slider input', 'How far the cup has come', (thumb) => thumb.sendKeys(Key.ARROW_LEFT)),
   },
   {
     name: 'findings',
