@@ -23,6 +23,7 @@ const floors = [
     'guide',
     'timeline',
     'batches',
+    'ink-depth',
     'practice',
     'section',
     'trouble',

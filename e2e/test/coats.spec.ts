@@ -196,3 +196,16 @@ test('for four cups at once everything is measured anew, in as many pots as hand
   await type(browser, 'Cups alike at once', '0');
   await reads(browser, 'One to 24 cups go through one pair of hands at once.');
 });
+
+test('a tint is shown one, two and three coats deep; the drops for a colour are counted out and taken', async () => {
+  await coatsOf('peat-fire', 'Scuff and degrease');
+  await press(browser, /Tinted resin: Madder/, 'mat-expansion-panel-header');
+  await reads(browser, 'How deep it comes out', 'li.open');
+  await reads(browser, /Embers\s*#/, 'au-ink-depth table');
+  await type(browser, 'as #', '#8a2c12');
+  await reads(browser, /\d+ drops? in (one coat|each of)/, 'au-ink-depth');
+  expect(await violations(browser)).toEqual([]);
+  const first = await shown('au-ink-depth li');
+  await press(browser, /^Take \d+ drop/, 'au-ink-depth button');
+  await reads(browser, new RegExp(`${/\d+ drops?/.exec(first)?.[0] ?? 'nothing'} of Madder`), 'au-coats-stage');
+});

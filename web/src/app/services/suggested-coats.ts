@@ -2,8 +2,11 @@ import { inject, Injectable } from '@angular/core';
 import type { Design, Otherwise } from '@aurantia/core';
 import { map, Observable } from 'rxjs';
 import { newSuggestionsWorker, workerFailed } from '../workers/new-worker';
-import type { SuggestionsReply, SuggestionsRequest } from '../workers/suggestions-request';
+import type { DepthAnswer, DepthWish, SuggestionsReply, SuggestionsRequest } from '../workers/suggestions-request';
 import { WorkshopMemory } from './workshop';
+
+/** What is asked, without what it is asked of. */
+type Wish = { readonly wants: 'whole' | 'otherwise' } | { readonly wants: 'depth'; readonly wish: DepthWish };
 
 /** Has coats planned off the main thread. */
 @Injectable({ providedIn: 'root' })
@@ -12,16 +15,23 @@ export class SuggestedCoats {
 
   /** The design with a whole plan of coats. Emits once. */
   whole(design: Design): Observable<Design> {
-    return this.ask('whole', design).pipe(map((reply) => ('whole' in reply ? reply.whole : design)));
+    return this.ask({ wants: 'whole' }, design).pipe(map((reply) => ('whole' in reply ? reply.whole : design)));
   }
 
   /** What a suggested plan would do otherwise. Emits once. */
   otherwise(design: Design): Observable<readonly Otherwise[]> {
-    return this.ask('otherwise', design).pipe(map((reply) => ('otherwise' in reply ? reply.otherwise : [])));
+    return this.ask({ wants: 'otherwise' }, design).pipe(map((reply) => ('otherwise' in reply ? reply.otherwise : [])));
+  }
+
+  /** What a tinted coat comes to in one, two and three coats, and the drops for a colour. Emits once. */
+  depth(design: Design, wish: DepthWish): Observable<DepthAnswer> {
+    return this.ask({ wants: 'depth', wish }, design).pipe(
+      map((reply) => ('depth' in reply ? reply.depth : { after: [], depths: [] })),
+    );
   }
 
   /** Unsubscribing ends the work. */
-  private ask(wants: SuggestionsRequest['wants'], design: Design): Observable<SuggestionsReply> {
+  private ask(wish: Wish, design: Design): Observable<SuggestionsReply> {
     return new Observable((subscriber) => {
       const worker = newSuggestionsWorker();
       worker.onmessage = ({ data }: MessageEvent<SuggestionsReply>) => {
@@ -32,7 +42,7 @@ export class SuggestedCoats {
         }
       };
       worker.onerror = (event) => subscriber.error(new Error(workerFailed(event)));
-      worker.postMessage({ wants, design, workshop: this.memory.workshop() } satisfies SuggestionsRequest);
+      worker.postMessage({ ...wish, design, workshop: this.memory.workshop() } satisfies SuggestionsRequest);
       return () => worker.terminate();
     });
   }

@@ -1,11 +1,31 @@
-import type { Design, Otherwise, Workshop } from '@aurantia/core';
+import type { CoatId, Design, Otherwise, Workshop } from '@aurantia/core';
+import type { DeepPlace, InkDepth } from '@aurantia/core/ink-depth';
 
-/** What a page asks of the worker that plans coats: a whole plan, or what it would do otherwise than the coats there are. */
-export interface SuggestionsRequest {
-  readonly wants: 'whole' | 'otherwise';
+/** The tinted coat that is asked about, and the colour it shall come to at a place. */
+export interface DepthWish {
+  readonly coat: CoatId;
+  readonly place: string;
+  /** hex; null to know only what it comes to as it is */
+  readonly wanted: string | null;
+}
+
+/** What one tinted coat comes to, one, two and three times, and the drops that come nearest to a colour. */
+export interface DepthAnswer {
+  readonly after: readonly DeepPlace[];
+  readonly depths: readonly InkDepth[];
+}
+
+interface Tried {
   readonly design: Design;
   readonly workshop: Workshop;
 }
 
+/** What a page asks of the worker that plans coats: a whole plan, what it would do otherwise, or how deep a tint comes. */
+export type SuggestionsRequest = Tried &
+  ({ readonly wants: 'whole' | 'otherwise' } | { readonly wants: 'depth'; readonly wish: DepthWish });
+
 export type SuggestionsReply =
-  { readonly whole: Design } | { readonly otherwise: readonly Otherwise[] } | { readonly sentence: string };
+  | { readonly whole: Design }
+  | { readonly otherwise: readonly Otherwise[] }
+  | { readonly depth: DepthAnswer }
+  | { readonly sentence: string };

@@ -1,15 +1,23 @@
 /// <reference lib="webworker" />
-import { suggestedDesign, suggestedOtherwise } from '@aurantia/core';
+import { suggestedDesign, suggestedOtherwise, type Design, type Workshop } from '@aurantia/core';
+import { afterCoats, dropsForColour } from '@aurantia/core/ink-depth';
 import { v7 } from 'uuid';
-import type { SuggestionsReply, SuggestionsRequest } from './suggestions-request';
+import type { DepthAnswer, DepthWish, SuggestionsReply, SuggestionsRequest } from './suggestions-request';
 
 /** Plans coats off the main thread: what is offered is tried first, and each trial is a whole plan. */
-addEventListener('message', ({ data: { wants, design, workshop } }: MessageEvent<SuggestionsRequest>) => {
+addEventListener('message', ({ data }: MessageEvent<SuggestionsRequest>) => {
+  const { design, workshop } = data;
   const say = (reply: SuggestionsReply) => postMessage(reply);
   try {
-    if (wants === 'whole') say({ whole: suggestedDesign(design, workshop, v7) });
+    if (data.wants === 'depth') say({ depth: depthOf(design, workshop, data.wish) });
+    else if (data.wants === 'whole') say({ whole: suggestedDesign(design, workshop, v7) });
     else say({ otherwise: suggestedOtherwise(design, workshop, v7) });
   } catch (error) {
     say({ sentence: error instanceof Error ? error.message : 'No plan can be suggested for this. Add the coats one by one.' });
   }
+});
+
+const depthOf = (design: Design, workshop: Workshop, { coat, place, wanted }: DepthWish): DepthAnswer => ({
+  after: afterCoats(design, workshop, coat),
+  depths: wanted === null ? [] : dropsForColour(design, workshop, { coat, place, wanted }),
 });

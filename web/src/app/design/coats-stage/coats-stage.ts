@@ -43,6 +43,7 @@ import { ByClock } from './by-clock/by-clock';
 import { CoatForm } from './coat-form';
 import { AsItGrows } from './as-it-grows/as-it-grows';
 import { CutThrough } from './cut-through/cut-through';
+import { InkDepthPanel } from './ink-depth/ink-depth';
 import { Suggestions } from './suggestions/suggestions';
 import { Icon } from '../../parts/icons/icon';
 import { TypicalOffer } from '../../parts/typical-offer/typical-offer';
@@ -71,6 +72,7 @@ type View = 'order' | 'clock' | 'cut' | 'growth';
     FindingNote,
     MinutesPipe,
     Icon,
+    InkDepthPanel,
     Suggestions,
     TypicalOffer,
     Unfetched,

@@ -17,6 +17,7 @@ import { MatTabLink, MatTabNav, MatTabNavPanel } from '@angular/material/tabs';
     :host {
       display: block;
       min-width: 0;
+      max-width: 100%;
     }
     .mat-mdc-tab-link {
       min-width: 0;

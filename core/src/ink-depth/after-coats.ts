@@ -1,0 +1,45 @@
+import type { CoatId, CoatOf, Design, Workshop } from '../design';
+import { trialPlan, type Plan } from '../plan';
+
+/** How often a tinted coat is laid over itself at most; beyond that it is another recipe. */
+export const coatCounts = [1, 2, 3] as const;
+export type CoatCount = (typeof coatCounts)[number];
+
+/** What is seen of a place after one, two and three coats, hex. */
+export interface DeepPlace {
+  readonly place: string;
+  readonly name: string;
+  readonly colours: readonly string[];
+}
+
+/** The tinted coat of a design by its id; null where it is of another kind, or gone. */
+export const inkCoat = (design: Pick<Design, 'coats'>, id: CoatId): CoatOf<'ink'> | null => {
+  const coat = design.coats.find((one) => one.id === id);
+  return coat?.kind === 'ink' ? coat : null;
+};
+
+/** A design up to a tinted coat, that coat so many times. */
+export function laidTimes(design: Design, coat: CoatOf<'ink'>, times: CoatCount): Design {
+  const before = design.coats.slice(
+    0,
+    design.coats.findIndex(({ id }) => id === coat.id),
+  );
+  const again = coatCounts.slice(1, times).map((count) => ({ ...coat, id: `${coat.id}/${count}` as CoatId }));
+  return { ...design, coats: [...before, coat, ...again] };
+}
+
+/** What is seen where a tinted coat goes, right after it, and were it laid twice and three times. */
+export function afterCoats(design: Design, workshop: Workshop, id: CoatId): readonly DeepPlace[] {
+  const coat = inkCoat(design, id);
+  if (!coat) return [];
+  const plans = coatCounts.map((times) => trialPlan(laidTimes(design, coat, times), workshop));
+  return placesOf(plans[0], coat).map(({ id: place, name }) => ({
+    place,
+    name,
+    colours: plans.map(({ coats }) => coats[coats.length - 1].seen[place]),
+  }));
+}
+
+/** The places of the wall that a coat goes on: areas, and the pots of those that fade. */
+export const placesOf = ({ places }: Pick<Plan, 'places'>, { on }: CoatOf<'ink'>): Plan['places'] =>
+  places.filter(({ area }) => on === 'all' || on.includes(area));

@@ -1,0 +1,2 @@
+export * from './after-coats';
+export * from './drops-for-colour';

@@ -1,0 +1,100 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
+import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import {
+  countText,
+  differenceWords,
+  doseOf,
+  faultsOf,
+  hexSchema,
+  itemOf,
+  percentText,
+  type CoatOf,
+  type Design,
+} from '@aurantia/core';
+import { withInkDepth, type InkDepth } from '@aurantia/core/ink-depth';
+import { catchError, debounceTime, EMPTY, switchMap } from 'rxjs';
+import { v7 } from 'uuid';
+import { BUTTONS } from '../../../parts/buttons';
+import { ColourField } from '../../../parts/fields/colour-field';
+import { Pick } from '../../../parts/fields/pick';
+import { Notices } from '../../../services/notices';
+import { SuggestedCoats } from '../../../services/suggested-coats';
+import { WorkshopMemory } from '../../../services/workshop';
+import type { DepthAnswer } from '../../../workers/suggestions-request';
+import { OpenDesign } from '../../open-design';
+import { DesignSession } from '../../session';
+
+/** ms without a change before it is worked out anew. */
+const QUIET = 200;
+const times = { 1: 'one coat', 2: 'each of two coats', 3: 'each of three coats' } as const;
+
+/** How deep a tinted coat comes out in one, two and three coats, and how many drops a wanted colour takes. */
+@Component({
+  selector: 'au-ink-depth',
+  imports: [BUTTONS, ColourField, Pick],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './ink-depth.html',
+  styleUrl: './ink-depth.scss',
+})
+export class InkDepthPanel {
+  private readonly suggested = inject(SuggestedCoats);
+  private readonly session = inject(DesignSession);
+  private readonly memory = inject(WorkshopMemory);
+  private readonly notices = inject(Notices);
+  private readonly plan = inject(OpenDesign).plan;
+  readonly coat = input.required<CoatOf<'ink'>>();
+  readonly design = input.required<Design>();
+
+  /** the colour looked for; null until somebody looks */
+  protected readonly wanted = signal<string | null>(null);
+  protected readonly places = computed(() => {
+    const { on } = this.coat();
+    return this.plan()
+      .places.filter(({ area }) => on === 'all' || on.includes(area))
+      .map(({ id, name }) => ({ value: id as string, name }));
+  });
+  protected readonly place = linkedSignal<readonly { value: string }[], string>({
+    source: this.places,
+    computation: (places, before) => places.find(({ value }) => value === before?.value)?.value ?? places.at(0)?.value ?? '',
+  });
+  /** what the colour is chosen from: what is seen there now */
+  protected readonly now = computed(() => this.wanted() ?? this.plan().finished[this.place()] ?? '#808080');
+  private readonly asked = computed(() => ({
+    design: this.design(),
+    wish: { coat: this.coat().id, place: this.place(), wanted: this.wanted() },
+  }));
+  protected readonly answer = toSignal<DepthAnswer>(
+    toObservable(this.asked).pipe(
+      debounceTime(QUIET),
+      switchMap(({ design, wish }) =>
+        this.suggested.depth(design, wish).pipe(
+          catchError((error: unknown) => {
+            this.notices.failed(error);
+            return EMPTY;
+          }),
+        ),
+      ),
+    ),
+  );
+  protected readonly found = computed(() => {
+    const ink = itemOf(this.memory.shelf(), this.coat().ink, 'ink');
+    return (this.answer()?.depths ?? []).map((depth) => ({
+      depth,
+      drops: `${countText(depth.drops, ink ? doseOf(ink) : 'drop')} in ${times[depth.coats]}`,
+      load: percentText(depth.load / 100, 1),
+      words: `${differenceWords(depth.away).word}, ${depth.away.toFixed(1)} away`,
+    }));
+  });
+  protected readonly refused = signal<string | null>(null);
+
+  protected want(hex: string): void {
+    const read = hexSchema.safeParse(hex);
+    this.refused.set(read.success ? null : (faultsOf(read.error)[0]?.sentence ?? 'This is no colour.'));
+    if (read.success) this.wanted.set(read.data);
+  }
+
+  protected take(depth: InkDepth): void {
+    const refused = this.session.change((design) => withInkDepth(design, this.coat().id, depth, v7));
+    if (refused) this.notices.failed(new Error(refused));
+  }
+}
