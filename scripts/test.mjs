@@ -17,6 +17,7 @@ function count(name, ok, passes = ok ? 1 : 0, fails = ok ? 0 : 1) {
 
 /** Runs a command to its end; what it prints comes in one piece, so that two beside each other stay readable. */
 function run(name, command, words, { folder = ROOT, quiet = false } = {}) {
+  const begun = Date.now();
   return new Promise((resolve) => {
     const child = spawn(command, words, { cwd: folder, stdio: ['ignore', quiet ? 'ignore' : 'pipe', 'pipe'] });
     const said = [];
@@ -24,7 +25,8 @@ function run(name, command, words, { folder = ROOT, quiet = false } = {}) {
     child.stderr.on('data', (chunk) => said.push(chunk));
     child.once('error', (error) => said.push(Buffer.from(`${error.message}\n`)));
     child.once('close', (status) => {
-      process.stdout.write(`\n— ${name}\n${Buffer.concat(said).toString()}`);
+      const seconds = Math.round((Date.now() - begun) / 1000);
+      process.stdout.write(`\n— ${name}, ${seconds} s\n${Buffer.concat(said).toString()}`);
       resolve(status);
     });
   });
@@ -63,9 +65,9 @@ await installed();
 browserInstalled();
 await bundled();
 mkdirSync(join(ROOT, '.test'), { recursive: true });
-// The browser's tests wait for what they want to see, however busy the machine is: everything else goes beside them, and
-// whoever is through with it takes a share of theirs.
-const SHARES = 6;
+// The browser's tests mostly wait for what they want to see, however busy the machine is: two of them go beside everything
+// else, and whoever is through with that takes a share of theirs.
+const SHARES = 10;
 const waiting = Array.from({ length: SHARES }, (_, i) => `${i + 1}/${SHARES}`);
 const browserTests = async () => {
   for (let share = waiting.shift(); share; share = waiting.shift()) await jest('e2e', share);
@@ -81,10 +83,10 @@ const lanes = [
     await screens;
     await browserTests();
   },
-  async () => {
+  ...[1, 2].map(() => async () => {
     await screens;
     await browserTests();
-  },
+  }),
 ];
 await Promise.all(lanes.map((lane) => lane()));
 if (broken.length > 0) console.log(`\nFailed: ${broken.join(', ')}`);
