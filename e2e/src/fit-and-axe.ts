@@ -9,11 +9,12 @@ const axe = readFileSync(createRequire(__filename).resolve('axe-core/axe.min.js'
  * @param rules those alone; null for all
  */
 export async function violations(browser: Browser, rules: readonly string[] | null = null): Promise<readonly string[]> {
-  // A dialog that is still fading in, or hasn't begun to, has half its contrast or none.
+  // A dialog that is still fading in, or hasn't begun to, has half its contrast or none; a notice is hidden from readers for
+  // the blink before it is read out.
   await browser.wait(
     () =>
       browser.executeScript(
-        'return document.getAnimations().every((one) => one.playState !== "running") && [...document.querySelectorAll("mat-dialog-container")].every((dialog) => dialog.classList.contains("mdc-dialog--open") && [...dialog.querySelectorAll(".mat-mdc-dialog-inner-container")].every((inner) => getComputedStyle(inner).opacity === "1"))',
+        'return document.getAnimations().every((one) => one.playState !== "running") && document.querySelector("mat-snack-bar-container [aria-hidden=true] button") === null && [...document.querySelectorAll("mat-dialog-container")].every((dialog) => dialog.classList.contains("mdc-dialog--open") && [...dialog.querySelectorAll(".mat-mdc-dialog-inner-container")].every((inner) => getComputedStyle(inner).opacity === "1"))',
       ),
     45000,
     'the page never comes to rest',
