@@ -206,6 +206,6 @@ test('a tint is shown one, two and three coats deep; the drops for a colour are 
   await reads(browser, /\d+ drops? in (one coat|each of)/, 'au-ink-depth');
   expect(await violations(browser)).toEqual([]);
   const first = await shown('au-ink-depth li');
-  await press(browser, /^Take \d+ drop/, 'au-ink-depth button');
-  await reads(browser, new RegExp(`${/\d+ drops?/.exec(first)?.[0] ?? 'nothing'} of Madder`), 'au-coats-stage');
+  await press(browser, /^Take it: \d+ drop/, 'au-ink-depth button');
+  await reads(browser, new RegExp(`Madder\\s*${/\d+ drops?/.exec(first)?.[0] ?? 'nothing'}`), 'li.open au-coat-amounts');
 });
