@@ -101,8 +101,7 @@ const shots: readonly { name: string; path: string; says: string | RegExp; then?
     name: 'growth',
     path: '/designs/peat-fire/coats?shown=growth',
     says: 'After coat',
-    then: (browser) =>
-      withNamed(browser, 'au-slider input', 'How far the cup has come', (thumb) => thumb.sendKeys(Key.ARROW_LEFT)),
+    then: async (browser) => (await browser.findElement({ css: 'au-slider input' })).sendKeys(Key.ARROW_LEFT),
   },
   {
     name: 'findings',
