@@ -1,6 +1,6 @@
 import { groundLook } from '../look';
 import type { PlannedPiece } from '../pieces';
-import { wallLines } from '../regions';
+import { offLine, wallLines } from '../regions';
 import type { Station } from '../vessel';
 import type { FieldRegion } from './field';
 import { regionPixels, type WallPicture } from './region-pixels';
@@ -67,12 +67,8 @@ function linePixels(
       const up = top - (row + 0.5) / rowsPerMm;
       const reach = half * perMm;
       for (let column = Math.floor(Math.min(from, to) - reach); column <= Math.max(from, to) + reach; column += 1) {
-        const [x, y] = [(column + 0.5 - from) / perMm, up - fromHeight];
-        const [alongX, alongY] = [(to - from) / perMm, toHeight - fromHeight];
-        const length = alongX ** 2 + alongY ** 2;
-        const share = length === 0 ? 0 : Math.min(1, Math.max(0, (x * alongX + y * alongY) / length));
-        if (Math.hypot(x - share * alongX, y - share * alongY) <= half)
-          pixels.push(row * columns + (((column % columns) + columns) % columns));
+        const off = offLine([(column + 0.5) / perMm, up], [from / perMm, fromHeight], [to / perMm, toHeight]);
+        if (off <= half) pixels.push(row * columns + (((column % columns) + columns) % columns));
       }
     }
   };

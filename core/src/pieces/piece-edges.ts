@@ -2,7 +2,7 @@ import type { WallPlace } from '../areas';
 import type { Coat, CoatOf } from '../design';
 import type { PlannedAreas } from '../layout';
 import { filling, placeMotif } from '../motif';
-import { bandRegion, inPolygon, ontoOneTurn, wallLines, type Region, type WallPoint } from '../regions';
+import { bandRegion, inPolygon, offLine, ontoOneTurn, wallLines, type Region, type WallPoint } from '../regions';
 import { circumferenceAt, heightOf, stripAround, type Cup, type Station } from '../vessel';
 
 /** Coats that are laid as pieces with edges of their own, where areas have none. */
@@ -57,16 +57,9 @@ function sheetAt(coat: CoatOf<'decal' | 'sheet' | 'tag'>, angle: number, { stati
 export function pieceHolds({ region, line }: PieceEdges, { angle, height }: WallPlace, stations: readonly Station[]): boolean {
   if (line === null) return region.some((polygon) => inPolygon(polygon, angle, height));
   const perDegree = circumferenceAt(stations, Math.min(heightOf({ stations }), Math.max(0, height))) / 360;
+  // Short edges: flat at this height's own scale.
+  const flat = ([round, up]: WallPoint) => [round * perDegree, up] as const;
   return wallLines(region, stations).some((edge) =>
-    edge.some((to, i) => i > 0 && awayFrom(edge[i - 1], to, { x: angle * perDegree, y: height }, perDegree) <= line / 2),
+    edge.some((to, i) => i > 0 && offLine(flat([angle, height]), flat(edge[i - 1]), flat(to)) <= line / 2),
   );
-}
-
-/** mm from a short edge to a spot of the wall. */
-function awayFrom(from: WallPoint, to: WallPoint, { x, y }: { x: number; y: number }, perDegree: number): number {
-  const [alongX, alongY] = [(to[0] - from[0]) * perDegree, to[1] - from[1]];
-  const [offX, offY] = [x - from[0] * perDegree, y - from[1]];
-  const length = alongX ** 2 + alongY ** 2;
-  const share = length === 0 ? 0 : Math.min(1, Math.max(0, (offX * alongX + offY * alongY) / length));
-  return Math.hypot(offX - share * alongX, offY - share * alongY);
 }

@@ -6,3 +6,4 @@ export * from './layers';
 export * from './part-of';
 export * from './finely';
 export * from './flat-outline';
+export * from './off-line';
