@@ -1,4 +1,4 @@
-import { computed, signal } from '@angular/core';
+import { computed, linkedSignal, signal } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { designSchema, planOf, startingItem, type Design, type ShelfItem, type WallPlace } from '@aurantia/core';
 import { AmountsStage } from '../src/app/design/amounts-stage/amounts-stage';
@@ -29,8 +29,8 @@ function opened(given: Design) {
   const memory = memoryStub();
   memory.shelf.set(shelf.map((item) => (item.id === 'resin' ? quick : item)));
   const document = signal(given);
-  const probe = signal<WallPlace | null>(null);
-  const upTo = signal<number | null>(null);
+  const probe = signal<WallPlace | 'base' | null>(null);
+  const upTo = linkedSignal<unknown, number | null>({ source: () => document().coats, computation: () => null });
   const plan = computed(() => planOf(document(), memory.workshop()));
   const change = jest.fn((by: (now: Design) => Design) => {
     document.update(by);
@@ -117,7 +117,8 @@ describe('by the clock', () => {
   });
 });
 
-const nowhere: WallPlace = { angle: 0, height: -1 };
+const spotOf = (probe: WallPlace | 'base' | null): WallPlace =>
+  probe === null || probe === 'base' ? { angle: 0, height: -1 } : probe;
 
 describe('cut through', () => {
   async function cutThrough(given: Design = twice) {
@@ -131,14 +132,14 @@ describe('cut through', () => {
   test('coats stand as they lie, the last on top, and the probe is on the area', async () => {
     const { fixture, titles, probe, plan } = await cutThrough();
     expect(titles()).toEqual(['3. Clear resin', '2. Clear resin', expect.stringMatching(/^1\. Base colour/)]);
-    expect(placeAt(plan(), probe() ?? nowhere).area).toBe('low');
+    expect(placeAt(plan(), spotOf(probe())).area).toBe('low');
     expect(words(fixture)).toMatch(/0\.75 mm of coats here, on Low/);
   });
   test('another place has its own', async () => {
     const { fixture, titles, probe, plan } = await cutThrough();
     await press(fixture, 'High');
     expect(titles()).toEqual(['2. Clear resin', expect.stringMatching(/^1\. Base colour/)]);
-    expect(placeAt(plan(), probe() ?? nowhere).area).toBe('high');
+    expect(placeAt(plan(), spotOf(probe())).area).toBe('high');
   });
   test('where the probe is moved on the cup, there it is cut: on the bare lip nothing lies', async () => {
     const { fixture, titles, probe } = await cutThrough();

@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { outlineName, outlineSchema, placeMotif, reachOf, scatterPlaces, shapeOf, type ScatteredPlace } from '../motif';
 import { randomStream, seedOf } from '../random';
-import { edgesCross, inPolygon, ontoOneTurn, type Region } from '../regions';
+import { edgesCross, inRegion, ontoOneTurn, type Region } from '../regions';
 import { rememberEach } from '../remember';
 import { lengthText } from '../units';
 import {
@@ -135,7 +135,7 @@ export const scatteredPlaces = rememberEach((area: Scatter, cup: Cup, host: Regi
 
 /** Whether a motif reaching so many mm lies inside a region, clear of its edges; the seam is no edge. */
 function clearInside(host: Region, angle: number, height: number, free: number, cup: Cup): boolean {
-  if (!host.some((polygon) => inPolygon(polygon, angle, height))) return false;
+  if (!inRegion(host, angle, height)) return false;
   const { stations } = cup;
   const along = wallLength(stations, 0, height);
   const [bottom, top] = [along - free, along + free].map((mm) => heightAtWallLength(stations, Math.max(0, mm)));

@@ -5,6 +5,7 @@ import { lengthText } from '../units';
 import {
   circumferenceAt,
   coatedHeight,
+  frontAngle,
   heightOf,
   levelAt,
   levelHeight,
@@ -35,8 +36,7 @@ export const window: AreaKind<Window> = {
   single: false,
   start: (cup) => {
     const top = coatedHeight(cup);
-    // Opposite the seam is where the eye goes first, unless a handle is there.
-    const angle = cup.handle ? (cup.handle.angle + 90) % 360 : 180;
+    const angle = frontAngle(cup);
     const level = levelAt(half(top / 2), 'foot', cup);
     return { kind: 'window', outline: { shape: 'hexagon' }, angle, level, width: half(Math.min(40, top / 4)), turn: 0 };
   },

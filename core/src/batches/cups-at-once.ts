@@ -1,4 +1,4 @@
-import { amountUsed, batchFor, type Batch, type PlannedCoat, type PlannedMix } from '../coats';
+import { amountUsed, batchFor, type Batch, type PlannedCoat } from '../coats';
 import type { Coat, Design, Workshop } from '../design';
 import { dropsFor } from '../ink';
 import { materialsOf, type Plan, type PlanTotals } from '../plan';
@@ -35,11 +35,11 @@ export function cupsAtOnce(plan: Plan, { coats }: Pick<Design, 'coats'>, worksho
 }
 
 function coatOn(planned: PlannedCoat, coat: Coat, { shelf, settings }: Workshop, cups: number): CoatOnCups {
-  const { area, mix, pours, uses, drops, handsOn } = planned;
+  const { area, thickness, mix, pours, uses, drops, handsOn } = planned;
   const resin = 'resin' in coat && coat.resin !== null ? itemOf(shelf, coat.resin, 'resin') : undefined;
   const batch =
-    resin && mix && area !== null
-      ? batchFor({ area: cups * area, thickness: thicknessOf(mix, area), fill: cups * mix.fill }, resin, settings)
+    resin && mix && area !== null && thickness !== null
+      ? batchFor({ area: cups * area, thickness, fill: cups * mix.fill }, resin, settings)
       : null;
   const ink = coat.kind === 'ink' ? itemOf(shelf, coat.ink, 'ink') : undefined;
   return {
@@ -48,7 +48,7 @@ function coatOn(planned: PlannedCoat, coat: Coat, { shelf, settings }: Workshop,
       ...planned,
       area: area === null ? null : cups * area,
       handsOn: cups * handsOn,
-      mix: mix && batch && resin ? { ...mix, ...batch.each, fill: (cups * mix.fill) / batch.pots, ...grams(batch, resin) } : mix,
+      mix: batch?.each ?? mix,
       drops: drops && ink && batch && coat.kind === 'ink' ? dosed(drops, coat.load, batch, ink.dropMl) : drops,
       pours: pours.map((pour) => ({
         ...pour,
@@ -60,14 +60,6 @@ function coatOn(planned: PlannedCoat, coat: Coat, { shelf, settings }: Workshop,
     },
   };
 }
-
-/** mm that the mix was worked out for: a wipe's own where the coat names none. */
-const thicknessOf = ({ film }: PlannedMix, area: number): number => (area === 0 ? 0 : (10 * film) / area);
-
-const grams = ({ each }: Batch, { density }: { density: readonly [number, number] }): Pick<PlannedMix, 'aGrams' | 'bGrams'> => ({
-  aGrams: each.a * density[0],
-  bGrams: each.b * density[1],
-});
 
 /** The load follows the drops that are counted into a pot. */
 function dosed(
@@ -84,14 +76,7 @@ function dosed(
 function allPots(planned: PlannedCoat, pots: number): PlannedCoat {
   const { mix, drops } = planned;
   if (pots === 1 || mix === null) return planned;
-  const times = (ml: number) => pots * ml;
-  const all = {
-    ...mix,
-    a: times(mix.a),
-    b: times(mix.b),
-    mix: times(mix.mix),
-    aGrams: times(mix.aGrams),
-    bGrams: times(mix.bGrams),
-  };
-  return { ...planned, mix: all, drops: drops && { ...drops, count: times(drops.count) } };
+  const { a, b, mix: ml, aGrams, bGrams } = mix;
+  const all = { ...mix, a: pots * a, b: pots * b, mix: pots * ml, aGrams: pots * aGrams, bGrams: pots * bGrams };
+  return { ...planned, mix: all, drops: drops && { ...drops, count: pots * drops.count } };
 }

@@ -25,10 +25,12 @@ export function sharedBatches(
 ): readonly SharedBatch[] {
   const runs: number[][] = [];
   coats.forEach((coat, at) => {
+    if (!isFilm(coat)) return;
     const run = runs.at(-1);
-    const before = run && coats[run[run.length - 1]];
-    if (run && before && run[run.length - 1] === at - 1 && goesWith(coat, run, coats)) run.push(at);
-    else if (isFilm(coat)) runs.push([at]);
+    const last = run?.at(-1) === at - 1;
+    if (run && last && run.map((one) => coats[one]).every((one) => isFilm(one) && one.resin === coat.resin && apart(one, coat)))
+      run.push(at);
+    else runs.push([at]);
   });
   return runs.flatMap((run): readonly SharedBatch[] => {
     const first = coats[run[0]];
@@ -44,12 +46,6 @@ export function sharedBatches(
       ? []
       : [{ coats: run.map((at) => at + 1), resin: resin.name, mix: together.mix, saved, gramsPerMl: mixWeight(resin) }];
   });
-}
-
-/** Whether a coat is of the same resin as a run of them, and lies on none of their areas. */
-function goesWith(coat: Design['coats'][number], run: readonly number[], coats: Design['coats']): boolean {
-  const before = run.map((at) => coats[at]).filter(isFilm);
-  return isFilm(coat) && before.every((one) => one.resin === coat.resin && apart(one, coat));
 }
 
 const apart = ({ on: one }: CoatOf<'resin' | 'ink'>, { on: other }: CoatOf<'resin' | 'ink'>): boolean =>

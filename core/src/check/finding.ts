@@ -4,6 +4,7 @@ import type { Fix, Step } from '../coats';
 import type { CoatId, CoatKindName, CoatOf, Design, Workshop } from '../design';
 import type { PlannedAreas } from '../layout';
 import type { PlannedFade } from '../pots';
+import { rememberEach } from '../remember';
 
 /** stop: it will fail or hurt; look: likely worse; tip: worth knowing. */
 export type FindingLevel = 'stop' | 'look' | 'tip';
@@ -50,21 +51,11 @@ interface NumberedStep extends Step {
 }
 
 /** By kind, once for all rules that look at the same steps. */
-const sorted = new WeakMap<readonly Step[], ReadonlyMap<CoatKindName, readonly NumberedStep[]>>();
-
-function byKind(steps: readonly Step[]): ReadonlyMap<CoatKindName, readonly NumberedStep[]> {
-  const before = sorted.get(steps);
-  if (before) return before;
+const byKind = rememberEach((steps: readonly Step[]): ReadonlyMap<CoatKindName, readonly NumberedStep[]> => {
   const kinds = new Map<CoatKindName, NumberedStep[]>();
-  steps.forEach((step, index) => {
-    const one = { ...step, index };
-    const list = kinds.get(step.coat.kind);
-    if (list) list.push(one);
-    else kinds.set(step.coat.kind, [one]);
-  });
-  sorted.set(steps, kinds);
+  steps.forEach((step, index) => kinds.set(step.coat.kind, [...(kinds.get(step.coat.kind) ?? []), { ...step, index }]));
   return kinds;
-}
+});
 
 /** The steps of some kinds, typed as such, in the order they are laid. */
 export function stepsOfKind<Kind extends CoatKindName>(

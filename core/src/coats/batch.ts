@@ -1,7 +1,8 @@
 import type { Settings } from '../design';
-import { potLifeAt, spreadMinutes, type ResinMix } from '../resin';
+import { potLifeAt, spreadMinutes } from '../resin';
 import type { ItemOf } from '../stock';
 import { mixOf, type ToCover } from './mixing';
+import type { PlannedMix } from './planned-coat';
 
 /** Pots one resin coat is mixed in, at most: beyond that it is another coat. */
 const MOST_POTS = 12;
@@ -9,7 +10,7 @@ const MOST_POTS = 12;
 /** A coat of resin as it is mixed: so many pots alike, one after the other. */
 export interface Batch {
   readonly pots: number;
-  readonly each: ResinMix;
+  readonly each: PlannedMix;
   /** minutes that a pot can be worked, and that spreading it takes */
   readonly lasts: number;
   readonly takes: number;
@@ -17,7 +18,7 @@ export interface Batch {
   readonly inTime: boolean;
 }
 
-/** The fewest pots, each on the cup before it goes off in this room; the most there are where no number of them is. */
+/** The fewest pots, each on the cup before it goes off in this room; one where no number of them is. */
 export function batchFor(
   { area, thickness, fill }: ToCover,
   resin: ItemOf<'resin'>,
@@ -28,7 +29,10 @@ export function batchFor(
     const [lasts, takes] = [potLifeAt(resin.potLife, each.mix, settings.celsius), spreadMinutes(area / pots)];
     return { pots, each, lasts, takes, inTime: lasts >= takes };
   };
-  const tries = Array.from({ length: MOST_POTS }, (_, i) => inPots(i + 1));
+  for (let pots = 1; pots <= MOST_POTS; pots += 1) {
+    const batch = inPots(pots);
+    if (batch.inTime) return batch;
+  }
   // Where even a small pot goes off too soon, parting it gains nothing.
-  return tries.find(({ inTime }) => inTime) ?? tries[0];
+  return inPots(1);
 }

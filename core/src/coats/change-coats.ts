@@ -10,7 +10,7 @@ import {
   type Design,
   type Workshop,
 } from '../design';
-import { heightOf } from '../vessel';
+import { frontAngle, heightOf } from '../vessel';
 import type { CoatGroup } from './coat-kind';
 import { coatKinds } from './coat-kinds';
 
@@ -21,9 +21,8 @@ export function startingCoat<Kind extends CoatKindName>(
   { shelf }: Pick<Workshop, 'shelf'>,
   id: CoatId,
 ): CoatOf<Kind> {
-  // Opposite the seam is where the eye goes first, unless a handle is there.
-  const front = cup.handle ? (cup.handle.angle + 90) % 360 : 180;
-  return { ...coatKinds[kind].start({ shelf, height: heightOf(cup), stations: cup.stations, front }), id } as CoatOf<Kind>;
+  const from = { shelf, height: heightOf(cup), stations: cup.stations, front: frontAngle(cup) };
+  return { ...coatKinds[kind].start(from), id } as CoatOf<Kind>;
 }
 
 /** What comes after what, in the order of work. */

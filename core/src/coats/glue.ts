@@ -2,7 +2,7 @@ import { glueWayFacts, itemOf } from '../stock';
 import { durationText } from '../units';
 import { areaOf, bodyOf, inThisRoom, openInThisRoom, openPlacesOf, whereText, type CoatKind } from './coat-kind';
 import { changedGrounds } from './ground';
-import { mixFor } from './mixing';
+import { mixOf } from './mixing';
 import { NOTHING, used } from './used';
 
 export const glue: CoatKind<'glue'> = {
@@ -46,7 +46,7 @@ export const glue: CoatKind<'glue'> = {
         waitsFor: 'A dry base. A second pass only on a dry first.',
         area,
         thickness: facts?.film ?? null,
-        mix: resin && facts?.film ? mixFor(resin, area, facts.film, 0, context) : null,
+        mix: resin && facts?.film ? mixOf(resin, { area, thickness: facts.film, fill: 0 }, context.settings) : null,
         uses: facts?.wet ? used(item, (area * facts.wet) / 10) : [],
         handsOn: 8,
         wait: { minutes: 0, until: 'at once: glitter goes into it while it is soft' },

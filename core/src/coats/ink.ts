@@ -2,7 +2,7 @@ import { doseOf, dropsFor } from '../ink';
 import { itemOf } from '../stock';
 import { percentText } from '../units';
 import { areaOf, bodyOf, placesOf, whereText, type CoatKind } from './coat-kind';
-import { mixFor } from './mixing';
+import { mixOf } from './mixing';
 import { rawFill, RESIN_CARE, resinNeeds, resinWait, resinSets, stirText, underResin } from './resin';
 import { underFilm } from './under-film';
 import { NOTHING } from './used';
@@ -27,7 +27,7 @@ export const ink: CoatKind<'ink'> = {
     const places = placesOf(coat.on, context);
     const area = areaOf(places, context);
     const fill = rawFill(grounds, places, context);
-    const mix = resinItem ? mixFor(resinItem, area, coat.thickness, fill, context) : null;
+    const mix = resinItem ? mixOf(resinItem, { area, thickness: coat.thickness, fill }, context.settings) : null;
     const drops = inkItem && mix ? dropsFor(coat.load, mix.mix, inkItem.dropMl) : { drops: 0, load: 0 };
     // The colour follows the drops that are really counted out, not the load that was wished for.
     const film = inkItem && drops.drops > 0 ? context.light.tint(inkItem, drops.load, coat.thickness) : null;

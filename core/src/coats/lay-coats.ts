@@ -1,4 +1,5 @@
 import type { Coat } from '../design';
+import { sameFields } from '../remember';
 import type { CoatContext, LaidCoat, Setting } from './coat-kind';
 import { layCoat } from './coat-kinds';
 import type { Grounds } from './ground';
@@ -44,7 +45,7 @@ interface LaidStep {
 export function createCoatLayer(): (coats: readonly Coat[], start: Grounds, bench: Bench) => readonly Step[] {
   let last: { readonly start: Grounds; readonly bench: Bench; readonly laid: readonly LaidStep[] } | null = null;
   return (coats, start, bench) => {
-    const before = last !== null && last.start === start && sameBench(last.bench, bench) ? last.laid : [];
+    const before = last !== null && last.start === start && sameFields(last.bench, bench) ? last.laid : [];
     const nextOf = (at: number) => coats.at(at + 1)?.kind ?? null;
     const differs = coats.findIndex((coat, at) => before.at(at)?.step.coat !== coat || before[at].next !== nextOf(at));
     const laid = before.slice(0, differs < 0 ? coats.length : differs);
@@ -67,9 +68,6 @@ export function createCoatLayer(): (coats: readonly Coat[], start: Grounds, benc
 /** Lays all coats in order. */
 export const stepsOf = (coats: readonly Coat[], start: Grounds, bench: Bench): readonly Step[] =>
   createCoatLayer()(coats, start, bench);
-
-const sameBench = (one: Bench, other: Bench): boolean =>
-  (Object.keys(one) as (keyof Bench)[]).every((key) => one[key] === other[key]);
 
 function laidOn(coat: Coat, before: Standing, next: LaidStep['next'], bench: Bench): LaidStep {
   const { grounds, setting } = before;

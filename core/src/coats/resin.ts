@@ -5,7 +5,7 @@ import { durationText } from '../units';
 import { areaOf, bodyOf, inThisRoom, placesOf, whereText, type CoatContext, type CoatKind, type Setting } from './coat-kind';
 import { ontoTacky } from './glitter';
 import { changedGrounds, type Grounds } from './ground';
-import { mixFor } from './mixing';
+import { mixOf } from './mixing';
 import type { PlannedWait } from './planned-coat';
 import { NOTHING } from './used';
 
@@ -30,7 +30,7 @@ export const resin: CoatKind<'resin'> = {
     const places = placesOf(coat.on, context);
     const area = areaOf(places, context);
     const fill = rawFill(grounds, places, context);
-    const mix = item ? mixFor(item, area, coat.thickness, fill, context) : null;
+    const mix = item ? mixOf(item, { area, thickness: coat.thickness, fill }, context.settings) : null;
     return {
       grounds: underResin(grounds, places, coat.thickness),
       setting: resinSets(item, context),

@@ -1,7 +1,7 @@
 import { itemOf } from '../stock';
 import { lengthText } from '../units';
 import { bodyOf, inThisRoom, type CoatKind } from './coat-kind';
-import { repeatedText, spotText } from './decal';
+import { repeatedText, spotText } from './piece-words';
 import { anyFilm, pieceSheets, used } from './used';
 
 /** Minutes a water-slide sheet dries before it is sealed. */

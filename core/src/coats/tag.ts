@@ -1,6 +1,6 @@
 import { lengthText } from '../units';
 import { bodyOf, type CoatKind } from './coat-kind';
-import { repeatedText, spotText } from './decal';
+import { repeatedText, spotText } from './piece-words';
 
 export const tag: CoatKind<'tag'> = {
   kind: 'tag',

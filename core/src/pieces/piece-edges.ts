@@ -2,7 +2,8 @@ import type { WallPlace } from '../areas';
 import type { Coat, CoatOf } from '../design';
 import type { PlannedAreas } from '../layout';
 import { filling, placeMotif } from '../motif';
-import { bandRegion, inPolygon, offLine, ontoOneTurn, wallLines, type Region, type WallPoint } from '../regions';
+import { rememberEach } from '../remember';
+import { bandRegion, inRegion, offLine, ontoOneTurn, wallLines, type Region, type WallPoint } from '../regions';
 import { circumferenceAt, heightOf, stripAround, type Cup, type Station } from '../vessel';
 
 /** Coats that are laid as pieces with edges of their own, where areas have none. */
@@ -22,7 +23,7 @@ export interface PieceEdges {
  * Where a coat's pieces lie: a strip once round, an outline along the edges of its areas, all else as a flat sheet laid on
  * the wall, as often as it is repeated, evenly round. Nothing of what would hang over foot or rim.
  */
-export function pieceEdges(coat: PieceCoat, cup: Cup, areas: PlannedAreas): PieceEdges {
+export const pieceEdges = rememberEach((coat: PieceCoat, cup: Cup, areas: PlannedAreas): PieceEdges => {
   switch (coat.kind) {
     case 'strip':
       return { region: stripRegion(coat, cup), line: null };
@@ -31,7 +32,7 @@ export function pieceEdges(coat: PieceCoat, cup: Cup, areas: PlannedAreas): Piec
     default:
       return { region: ontoOneTurn(anglesOf(coat).flatMap((angle) => sheetAt(coat, angle, cup))), line: null };
   }
-}
+}, 2);
 
 /** Degrees from the seam to the middle of each of a coat's pieces, its own first. */
 export const anglesOf = ({ angle, times }: CoatOf<'decal' | 'sheet' | 'tag'>): readonly number[] =>
@@ -55,7 +56,7 @@ function sheetAt(coat: CoatOf<'decal' | 'sheet' | 'tag'>, angle: number, { stati
 
 /** Whether a piece lies over a spot of the wall. */
 export function pieceHolds({ region, line }: PieceEdges, { angle, height }: WallPlace, stations: readonly Station[]): boolean {
-  if (line === null) return region.some((polygon) => inPolygon(polygon, angle, height));
+  if (line === null) return inRegion(region, angle, height);
   const perDegree = circumferenceAt(stations, Math.min(heightOf({ stations }), Math.max(0, height))) / 360;
   // Short edges: flat at this height's own scale.
   const flat = ([round, up]: WallPoint) => [round * perDegree, up] as const;

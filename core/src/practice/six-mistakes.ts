@@ -1,6 +1,6 @@
 import { glueOnSoftGlue, pieceOffTheCup, recoatWindow, sandCured, scuffed, thickFilm } from '../check';
 import { startingCoat, withCoat } from '../coats';
-import type { Coat, CoatId, Design, Workshop } from '../design';
+import type { CoatId, CoatKindName, CoatOf, Design, Workshop } from '../design';
 import { startingDesign } from '../design';
 import { withJar } from '../plan';
 import { suggestedDesign } from '../suggest';
@@ -47,7 +47,7 @@ export function sixMistakes(cup: Cup, workshop: Workshop, newId: () => string): 
 }
 
 function spoilt(sound: Design, workshop: Workshop, newId: () => string): Design {
-  const begun = (kind: Coat['kind']): Coat => startingCoat(kind, sound, workshop, newId() as CoatId);
+  const begun = <Kind extends CoatKindName>(kind: Kind): CoatOf<Kind> => startingCoat(kind, sound, workshop, newId() as CoatId);
   const films = sound.coats.filter(({ kind }) => kind === 'resin');
   const glue = sound.coats.find(({ kind }) => kind === 'glue');
   const [first, last] = [films[0], films[films.length - 1]];
@@ -57,11 +57,10 @@ function spoilt(sound: Design, workshop: Workshop, newId: () => string): Design 
     .filter((coat) => coat.kind !== 'prep' && !(between.includes(coat) && (coat.kind === 'sand' || coat.kind === 'rim')))
     .map((coat) => (coat === last && coat.kind === 'resin' ? { ...coat, thickness: TOO_THICK } : coat));
   let design: Design = { ...sound, coats };
-  design = withCoat(design, { ...begun('rest'), kind: 'rest', hours: TOO_LONG } as Coat, last.id);
+  design = withCoat(design, { ...begun('rest'), hours: TOO_LONG }, last.id);
   if (glue) {
     design = withCoat(design, { ...glue, id: newId() as CoatId }, glue.id);
     design = withCoat(design, begun('sand'), design.coats.find(({ kind }) => kind === 'glue')?.id ?? null);
   }
-  const tag = begun('tag');
-  return withCoat(design, tag.kind === 'tag' ? { ...tag, name: 'Town plaque', width: 700 } : tag, last.id);
+  return withCoat(design, { ...begun('tag'), name: 'Town plaque', width: 700 }, last.id);
 }

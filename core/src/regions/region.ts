@@ -72,6 +72,10 @@ export function inPolygon(polygon: RegionPolygon, angle: number, height: number)
   return inside;
 }
 
+/** Whether a point lies in any polygon of a region. */
+export const inRegion = (region: Region, angle: number, height: number): boolean =>
+  region.some((polygon) => inPolygon(polygon, angle, height));
+
 /**
  * Whether any edge of a polygon may pass through a box; true when in doubt.
  * @param seam whether edges along the seam count; they only end the drawing, the area goes on across

@@ -1,7 +1,7 @@
 import type { AreaId, WallPlace } from '../areas';
 import { BARE_BASE, LEFT_OVER } from '../layout';
 import type { Plan } from '../plan';
-import { boxOf, inPolygon, middleOf, type Region } from '../regions';
+import { boxOf, inPolygon, inRegion, middleOf, type Region } from '../regions';
 
 /** What lies at a spot of the wall. */
 export interface SpotPlace {
@@ -11,8 +11,7 @@ export interface SpotPlace {
   readonly name: string;
 }
 
-const holds = (region: Region, { angle, height }: WallPlace): boolean =>
-  region.some((polygon) => inPolygon(polygon, angle, height));
+const holds = (region: Region, { angle, height }: WallPlace): boolean => inRegion(region, angle, height);
 
 /** Which place of the wall a spot lies in; the lip strip and what is under the handle are none. */
 export function placeAt({ places, areas }: Pick<Plan, 'places' | 'areas'>, spot: WallPlace): SpotPlace {

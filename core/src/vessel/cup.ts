@@ -81,6 +81,9 @@ export const bareWallColour = {
   acrylic: '#eef0f1',
 } as const satisfies Record<CupMaterial, string>;
 
+/** Degrees from the seam where one looks first: opposite it, unless a handle is there. */
+export const frontAngle = ({ handle }: Pick<Cup, 'handle'>): number => (handle ? (handle.angle + 90) % 360 : 180);
+
 /** What a measuring sheet starts a new handle from: opposite the seam, over the middle of the wall. */
 export const startingHandle = (cup: Cup): Handle => ({
   angle: 180,

@@ -12,9 +12,8 @@ export const lightBeforeDark: Rule = {
   name: 'light before dark',
   find: (facts) => {
     const poured = stepsOfKind(facts, 'glitter');
-    return poured.flatMap((light, i) => {
-      const dark = poured.at(i - 1);
-      if (i === 0 || !dark) return [];
+    return poured.slice(1).flatMap((light, i) => {
+      const dark = poured[i];
       const between = facts.steps.slice(dark.index + 1, light.index);
       if (between.some(({ coat }) => isFilm(coat) || coat.kind === 'seal')) return [];
       // What both coats pour on is a second pass, not a neighbour.

@@ -1,6 +1,6 @@
 import { deltaE2000, labOf } from '../../colour';
 import type { PlannedArea } from '../../layout';
-import { inPolygon } from '../../regions';
+import { inRegion } from '../../regions';
 import { placesOfArea, type Facts, type Found, type Rule } from '../finding';
 
 /** ΔE00 under which a motif isn’t told from its ground, and L* under which its edge blurs from across a table. */
@@ -42,7 +42,7 @@ export const motifShows: Rule = {
 function hostOf(motif: PlannedArea, earlier: readonly PlannedArea[]): PlannedArea | undefined {
   const point = motif.own.at(0)?.at(0)?.at(0);
   if (!point) return undefined;
-  return earlier.findLast(({ own }) => own.some((polygon) => inPolygon(polygon, ...point)));
+  return earlier.findLast(({ own }) => inRegion(own, ...point));
 }
 
 /** How far the finished motif is from its ground; from each of its pots where that fades. Nothing while one isn’t coated. */

@@ -13,10 +13,13 @@ export class OpenDesign {
     source: () => this.session.document()?.areas.map(({ id }) => id) ?? [],
     computation: (ids, before) => ids.find((id) => id === before?.value) ?? ids.at(0) ?? null,
   });
-  /** the spot of the wall at which the coats are shown cut through; null while they aren't */
-  readonly probe = signal<WallPlace | null>(null);
-  /** so many of its coats the cup is shown with; null for all */
-  readonly upTo = signal<number | null>(null);
+  /** where the coats are shown cut through: a spot of the wall, or the base; null while they aren't */
+  readonly probe = signal<WallPlace | 'base' | null>(null);
+  /** so many of its coats the cup is shown with; null for all, and again once they change */
+  readonly upTo = linkedSignal<unknown, number | null>({
+    source: () => this.session.document()?.coats,
+    computation: () => null,
+  });
   /** the coat that is open among the coats; what it lays is marked on the cup */
   readonly openCoat = signal<string | null>(null);
   /** what half of a fade's picture shows beside its pots */

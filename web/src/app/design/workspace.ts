@@ -85,7 +85,10 @@ export class Workspace {
     { requireSync: true },
   );
   /** the spot at which coats are cut through, which is then in front */
-  protected readonly front = computed(() => (this.stage() === 'coats' ? this.open.probe() : null));
+  protected readonly front = computed(() => {
+    const probe = this.stage() === 'coats' ? this.open.probe() : null;
+    return probe === 'base' ? null : probe;
+  });
   /** areas can be taken hold of where they are laid out, and the probe where coats are cut through */
   protected readonly handles = computed(() => {
     const document = this.session.document();

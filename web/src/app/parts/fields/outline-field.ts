@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
-import { outlineName, plainOutlines, shapeOf, type Outline, type PlainOutline } from '@aurantia/core';
+import { filling, outlineName, plainOutlines, shapeOf, type Outline, type PlainOutline } from '@aurantia/core';
 import { outlineFromSvg } from '@aurantia/core/outline-file';
 import { Tip } from '../tip';
 import { FileField } from './file-field';
@@ -13,19 +13,6 @@ import { BUTTONS } from '../buttons';
   template: `
     <span class="soft" id="outline-name">Outline</span>
     <div class="row" role="group" aria-labelledby="outline-name">
-      @if (none(); as name) {
-        <button
-          type="button"
-          matButton="outlined"
-          [class.on]="outline() === null"
-          [attr.aria-pressed]="outline() === null"
-          [attr.aria-label]="name"
-          [auTip]="name"
-          (click)="cleared.emit()"
-        >
-          <svg viewBox="-0.6 -0.85 1.2 1.7" aria-hidden="true"><path d="M-.5-.4H.5V.4H-.5Z" /></svg>
-        </button>
-      }
       @for (one of shown(); track one.name) {
         <button
           type="button"
@@ -34,7 +21,7 @@ import { BUTTONS } from '../buttons';
           [attr.aria-pressed]="one.on"
           [attr.aria-label]="one.name"
           [auTip]="one.name"
-          (click)="outlineChange.emit(one.outline)"
+          (click)="pick(one.outline)"
         >
           <svg viewBox="-0.6 -0.85 1.2 1.7" aria-hidden="true"><path [attr.d]="one.path" fill-rule="evenodd" /></svg>
         </button>
@@ -79,17 +66,24 @@ export class OutlineField {
   protected readonly wrong = signal(false);
   protected readonly shown = computed(() => {
     const now = this.outline();
+    const none = this.none();
     const plain = plainOutlines.map((shape: PlainOutline): Outline => ({ shape }));
-    return (now?.shape === 'own' ? [...plain, now] : plain).map((outline) => ({
+    const outlines = [...(none === null ? [] : [null]), ...plain, ...(now?.shape === 'own' ? [now] : [])];
+    return outlines.map((outline) => ({
       outline,
-      name: outlineName(outline),
-      on: now !== null && outlineName(outline) === outlineName(now),
-      path: shapeOf(outline)
+      name: nameOf(outline, none),
+      on: nameOf(outline, none) === nameOf(now, none),
+      path: (outline === null ? filling(null, SHEET) : shapeOf(outline))
         .flat()
         .map((ring) => `M${ring.map(([x, y]) => `${x.toFixed(3)} ${(-y).toFixed(3)}`).join('L')}Z`)
         .join(''),
     }));
   });
+
+  protected pick(outline: Outline | null): void {
+    if (outline === null) this.cleared.emit();
+    else this.outlineChange.emit(outline);
+  }
 
   protected async bring(file: File): Promise<void> {
     // What is far too large isn't even read.
@@ -104,3 +98,7 @@ export class OutlineField {
     this.outlineChange.emit(read.outline);
   }
 }
+
+/** How tall a whole sheet is drawn, for a width of 1. */
+const SHEET = 0.8;
+const nameOf = (outline: Outline | null, none: string | null): string => (outline === null ? (none ?? '') : outlineName(outline));

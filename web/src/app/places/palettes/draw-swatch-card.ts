@@ -1,5 +1,6 @@
 import type { CardChip, SwatchCard } from '@aurantia/core/palette';
 import { changeDpiBlob } from 'changedpi';
+import { canvasPng } from '../../services/canvas-png';
 
 /** Dots an inch that the card is drawn and says it is to be printed at. */
 const DOTS = 300;
@@ -21,9 +22,7 @@ export async function swatchCardPng(card: SwatchCard): Promise<Blob> {
   const font = '700 6px "Bricolage Grotesque Variable"';
   write(context, card.title, { x: 8, y: 13, font, colour: INK, most: card.width - 16 });
   for (const chip of card.chips) drawChip(context, chip);
-  const png = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, 'image/png'));
-  if (!png) throw new Error('This browser can’t draw the card.');
-  return changeDpiBlob(png, DOTS);
+  return changeDpiBlob(await canvasPng(canvas, 'the card'), DOTS);
 }
 
 function drawChip(context: CanvasRenderingContext2D, { x, y, width, height, colour, name, hex, mix }: CardChip): void {

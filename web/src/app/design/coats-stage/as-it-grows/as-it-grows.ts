@@ -1,5 +1,5 @@
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, linkedSignal } from '@angular/core';
-import { growthOf, type GrowthStep } from '@aurantia/core/section';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject } from '@angular/core';
+import { growthOf } from '@aurantia/core/section';
 import { BUTTONS } from '../../../parts/buttons';
 import { Slider } from '../../../parts/fields/slider';
 import { Notices } from '../../../services/notices';
@@ -19,10 +19,11 @@ export class AsItGrows {
   private readonly open = inject(OpenDesign);
   private readonly notices = inject(Notices);
   protected readonly growth = computed(() => growthOf(this.open.plan()));
-  /** which of the steps is shown; the finished cup to begin with, and again when the coats change */
-  protected readonly at = linkedSignal<readonly GrowthStep[], number>({
-    source: () => this.growth().steps,
-    computation: (steps) => steps.length - 1,
+  /** which of the steps is shown, the last one for the finished cup */
+  protected readonly at = computed(() => {
+    const { steps } = this.growth();
+    const at = steps.findIndex(({ coats }) => coats === this.open.upTo());
+    return at < 0 ? steps.length - 1 : at;
   });
   protected readonly now = computed(() => this.growth().steps[this.at()]);
   protected readonly says = computed(() => {
@@ -31,8 +32,12 @@ export class AsItGrows {
   });
 
   constructor() {
-    effect(() => this.open.upTo.set(this.at() === this.growth().steps.length - 1 ? null : this.now().coats));
     inject(DestroyRef).onDestroy(() => this.open.upTo.set(null));
+  }
+
+  protected move(to: number): void {
+    const { steps } = this.growth();
+    this.open.upTo.set(to === steps.length - 1 ? null : steps[to].coats);
   }
 
   protected async save(): Promise<void> {

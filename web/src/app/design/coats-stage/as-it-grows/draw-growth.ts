@@ -1,4 +1,5 @@
 import type { Growth } from '@aurantia/core/section';
+import { canvasPng } from '../../../services/canvas-png';
 
 const INK = '#2a1b2e';
 const PAPER = '#ffffff';
@@ -37,7 +38,5 @@ export async function growthPng(name: string, { steps, rows }: Growth): Promise<
       context.fillRect(EDGE + NAMES + i * CELL.width, top, CELL.width, CELL.height);
     });
   });
-  const png = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, 'image/png'));
-  if (!png) throw new Error('This browser can’t draw the strip.');
-  return png;
+  return canvasPng(canvas, 'the strip');
 }

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, signal, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal, untracked } from '@angular/core';
 import { BARE_BASE, gramText, LEFT_OVER, thicknessText } from '@aurantia/core';
 import { addedWeight, BASE_SPOT, sectionAt, sectionOf, spotIn } from '@aurantia/core/section';
 import { Chips, type Chip } from '../../../parts/chips/chips';
@@ -25,11 +25,9 @@ export class CutThrough {
     { value: 'true' as const, name: 'to scale' },
   ];
   protected readonly scale = signal<'readable' | 'true'>('readable');
-  /** the base has no spot on the wall: it is pressed */
-  private readonly base = signal(false);
   private readonly section = computed(() => {
     const probe = this.open.probe();
-    if (this.base() || probe === null) return { place: BASE_SPOT, ...sectionOf(this.plan(), BARE_BASE) };
+    if (probe === 'base' || probe === null) return { place: BASE_SPOT, ...sectionOf(this.plan(), BARE_BASE) };
     return sectionAt(this.plan(), probe, this.open.design().cup.stations);
   });
   protected readonly place = computed(() => this.section().place);
@@ -59,21 +57,14 @@ export class CutThrough {
 
   constructor() {
     // The cup beside it shows the probe, and is where it is moved by hand.
-    const [first] = untracked(this.plan).places;
-    if (first) this.choose(first.id);
-    else this.choose(LEFT_OVER);
-    effect(() => {
-      this.open.probe();
-      untracked(() => this.base.set(false));
-    });
+    this.choose(untracked(this.plan).places.at(0)?.id ?? LEFT_OVER);
     inject(DestroyRef).onDestroy(() => this.open.probe.set(null));
   }
 
   protected choose(id: string): void {
     const { places, areas } = this.plan();
     const region = id === LEFT_OVER ? areas.leftOver.region : places.find((one) => one.id === id)?.region;
-    const spot = region && spotIn(region);
+    const spot = id === BARE_BASE ? 'base' : region && spotIn(region);
     if (spot) this.open.probe.set(spot);
-    else this.base.set(id === BARE_BASE);
   }
 }

@@ -11,7 +11,7 @@ import {
   type CoatOf,
   type Design,
 } from '@aurantia/core';
-import { withInkDepth, type InkDepth } from '@aurantia/core/ink-depth';
+import { placesOf, withInkDepth, type InkDepth } from '@aurantia/core/ink-depth';
 import { catchError, debounceTime, EMPTY, switchMap } from 'rxjs';
 import { v7 } from 'uuid';
 import { BUTTONS } from '../../../parts/buttons';
@@ -47,12 +47,9 @@ export class InkDepthPanel {
 
   /** the colour looked for; null until somebody looks */
   protected readonly wanted = signal<string | null>(null);
-  protected readonly places = computed(() => {
-    const { on } = this.coat();
-    return this.plan()
-      .places.filter(({ area }) => on === 'all' || on.includes(area))
-      .map(({ id, name }) => ({ value: id as string, name }));
-  });
+  protected readonly places = computed(() =>
+    placesOf(this.plan(), this.coat()).map(({ id, name }) => ({ value: id as string, name })),
+  );
   protected readonly place = linkedSignal<readonly { value: string }[], string>({
     source: this.places,
     computation: (places, before) => places.find(({ value }) => value === before?.value)?.value ?? places.at(0)?.value ?? '',
