@@ -1,9 +1,11 @@
 import { TestBed } from '@angular/core/testing';
 import { Chips, type Chip } from '../src/app/parts/chips/chips';
+import { TextField } from '../src/app/parts/fields/text-field';
 import { WordsField } from '../src/app/parts/fields/words-field';
 import { Commands } from '../src/app/services/commands';
 import { FirstCupLesson } from '../src/app/services/lesson';
 import { RoomLight } from '../src/app/services/room-light';
+import { labelled, typeInto } from './workshop';
 
 beforeEach(() => {
   localStorage.clear();
@@ -134,4 +136,28 @@ test('commands are there for as long as who offers them', () => {
   expect(commands.all().map(({ name }) => name)).toEqual(['Undo']);
   ends.forEach((end) => end());
   expect(commands.all()).toEqual([]);
+});
+
+describe('words typed', () => {
+  async function field() {
+    const fixture = TestBed.createComponent(TextField);
+    const set = (name: string, value: unknown) => fixture.componentRef.setInput(name, value);
+    set('label', 'as #');
+    set('value', '#112233');
+    fixture.componentInstance.valueChange.subscribe((words) => set('refused', words === '#445566' ? null : 'That is no colour.'));
+    const root = fixture.nativeElement as HTMLElement;
+    await fixture.whenStable();
+    const type = async (words: string) => {
+      typeInto(labelled(root, 'as #'), words);
+      await fixture.whenStable();
+      return root.querySelector('[role=alert]')?.textContent ?? null;
+    };
+    return { type };
+  }
+  test('that are refused for the same reason twice are told so twice, and no more once they are taken', async () => {
+    const { type } = await field();
+    expect(await type('red')).toBe('That is no colour.');
+    expect(await type('#12')).toBe('That is no colour.');
+    expect(await type('#445566')).toBeNull();
+  });
 });

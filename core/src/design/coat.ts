@@ -34,8 +34,8 @@ const everywhere = <Kind extends string>(kind: Kind) => z.strictObject({ kind: z
 const somewhere = <Kind extends string>(kind: Kind) => everywhere(kind).extend({ on: onSchema });
 /** so many alike, evenly round the cup */
 const times = z
-  .int('A whole number.')
-  .min(1, 'At least one.')
+  .int('Take a whole number of them.')
+  .min(1, 'Take one at least; without any, remove the coat.')
   .max(24, 'More than 24 round a cup are a scatter: lay an area of it.');
 /** Flat pieces of one kind, the first at a spot of the wall. */
 const piece = <Kind extends string>(kind: Kind) =>

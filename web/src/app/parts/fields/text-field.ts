@@ -65,14 +65,18 @@ export class TextField {
   readonly refused = input<string | null>(null);
   readonly valueChange = output<string>();
   protected readonly id = `text-${(made += 1)}`;
-  protected readonly control = new FormControl('', { nonNullable: true });
+  // As a validator, so that it still stands when other words are typed that are refused for the same reason.
+  protected readonly control = new FormControl('', {
+    nonNullable: true,
+    validators: () => (this.refused() === null ? null : { said: true }),
+  });
   protected readonly saidState = saidState;
 
   constructor() {
     effect(() => {
       const [value, refused] = [this.value(), this.refused()];
       if (this.control.value !== value && refused === null) this.control.setValue(value);
-      this.control.setErrors(refused === null ? null : { said: refused });
+      this.control.updateValueAndValidity();
     });
   }
 }
