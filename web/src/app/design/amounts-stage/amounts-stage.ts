@@ -26,7 +26,6 @@ export class AmountsStage {
   protected readonly columns = ['name', 'takes', 'left'] as const;
   protected readonly all = new MatTableDataSource<MaterialTaken>();
   private readonly design = inject(OpenDesign).design;
-  protected readonly mostCups = MOST_CUPS;
   /** how many cups alike are laid at once */
   protected readonly cups = signal(1);
   protected readonly wrong = signal<string | null>(null);
