@@ -110,6 +110,18 @@ describe('the nearest mix', () => {
     expect(four.proven).toBe(true);
     expect(four.best.difference - tried(asked, 4)).toBeLessThan(0.05);
   });
+  test('with see-through jars a colour out of reach is proven but for what no eye sees, and that much is said', () => {
+    const shelf = ['#d98a2f', '#8c3a17', '#2e3436', '#4a5a6a', '#e0b13a', '#3d6b4a', '#7a2f4e', '#b04fc4'];
+    const jars = shelf.map((colour, at) => jar(glitter(colour, 0.4, at % 3 === 1)));
+    const asked = question({ jars, target: [60, -70, -50], closeEnough: 0.5, closeShare: 0.1 });
+    for (const { size, best, bound, proven } of answered(asked).answers) {
+      expect(proven).toBe(true);
+      expect(best.difference).toBeGreaterThan(8);
+      const nearest = tried(asked, size);
+      expect(nearest).toBeGreaterThanOrEqual(bound - 1e-9);
+      expect(best.difference - nearest).toBeLessThanOrEqual(0.5 + 0.1 * best.difference);
+    }
+  });
   test('the bound only rises and the best only falls while it searches', () => {
     const shelf = ['#d98a2f', '#8c3a17', '#2e3436', '#4a5a6a', '#e0b13a', '#3d6b4a', '#7a2f4e', '#b04fc4'];
     const asked = question({ jars: shelf.map((colour, at) => jar(glitter(colour, 0.4, at === 7))), target: [70, -40, 10] });

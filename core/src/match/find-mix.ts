@@ -9,6 +9,11 @@ import { seeThroughMixes } from './see-through-mixes';
 
 /** Mixes of up to so many jars are proven to the last. */
 const EXACT = 3;
+/**
+ * ΔE00 beyond which a colour is out of reach of a shelf: another colour to any eye. With see-through jars on it,
+ * proving the very nearest of such mixes takes minutes, for hundredths that nobody could see.
+ */
+const FAR = 4;
 /** The most jars a mix is searched for, and the most steps of the spoon: beyond, nobody would measure it. */
 export const MOST_JARS = 5;
 export const MOST_STEPS = 400;
@@ -54,7 +59,7 @@ function* sizeSearch(
     if (mix.difference < best.difference) best = mix;
   };
   // Only what wins enough is looked for; as the best gets better, so does what is looked for.
-  const wanted = () => Math.max(0, best.difference - slackOf(colours.question, best));
+  const wanted = () => Math.max(0, best.difference - slackOf(colours, best));
   const cuts = Math.min(MOST_CUTS, 30 + setsOf(colours.question.jars.length, size));
   // Worked out anew only when that has changed.
   const near = remember(
@@ -81,8 +86,8 @@ const setsOf = (jars: number, size: number): number =>
   Array.from({ length: size }, (_, at) => (jars - at) / (at + 1)).reduce((sets, factor) => sets * factor, 1);
 
 /** What a nearer mix would have to win to be worth the proof, ΔE00: nothing for few jars, which are soon gone through. */
-const slackOf = ({ closeEnough, closeShare }: MixQuestion, { parts, difference }: Mix): number =>
-  parts.length > EXACT ? closeEnough + closeShare * difference : 0;
+const slackOf = ({ question: { closeEnough, closeShare }, hiding }: MixColours, { parts, difference }: Mix): number =>
+  parts.length > EXACT || (difference > FAR && hiding.includes(false)) ? closeEnough + closeShare * difference : 0;
 
 export function checkQuestion({ jars, size, total, step, depth }: MixQuestion): void {
   const refuse = (sentence: string): never => {

@@ -24,7 +24,7 @@ export interface MixQuestion {
   readonly depth: number;
   /** what it lies on */
   readonly under: Spectrum;
-  /** ΔE00 that no eye misses: a mix of more than three jars proven nearest but for so much is near enough. 0 for exactly the nearest. */
+  /** ΔE00 that no eye misses: a mix of more than three jars, or with see-through jars and far from the target, that is proven nearest but for so much is near enough. 0 for exactly the nearest. */
   readonly closeEnough: number;
   /** and for such a share of the difference */
   readonly closeShare: number;
