@@ -11,7 +11,6 @@ const LOOPBACK = new Set(['127.0.0.1', 'localhost', '[::1]']);
  */
 export async function guard(app: FastifyInstance): Promise<void> {
   await app.register(helmet, {
-    enableCSPNonces: true,
     contentSecurityPolicy: {
       useDefaults: false,
       directives: {
