@@ -2,7 +2,7 @@
 
 /** The core from the ground up: a folder imports from floors below its own only, types included. */
 const floors = [
-  ['units', 'random', 'remember'],
+  ['units', 'random', 'remember', 'hex'],
   ['colour', 'vessel'],
   ['regions', 'glitter', 'ink', 'resin'],
   ['motif', 'look', 'stock'],

@@ -3,6 +3,7 @@
 export * from './units';
 export { randomStream } from './random';
 export * from './vessel';
+export * from './hex';
 export * from './colour';
 export * from './glitter';
 export * from './ink';

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { areaIdSchema } from '../areas';
-import { hexSchema } from '../colour';
+import { hexSchema } from '../hex';
 import { outlineSchema } from '../motif';
 import { shelfItemIdSchema } from '../stock';
 import { idText } from '../units';

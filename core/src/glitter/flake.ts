@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { hexSchema } from '../colour';
+import { hexSchema } from '../hex';
 
 export const glitterKinds = ['solid', 'tinted', 'opal'] as const;
 export type GlitterKind = (typeof glitterKinds)[number];

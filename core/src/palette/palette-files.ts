@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import * as z from 'zod';
-import { readHex } from '../colour';
+import { readHex } from '../hex';
 import { faultsOf, type Fault } from '../design';
 import { unquoted, wouldRun } from '../units';
 import { mixLine, MOST_COLOURS, paletteSchema, type Palette, type PaletteId } from './palette';

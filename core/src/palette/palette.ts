@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { hexSchema } from '../colour';
+import { hexSchema } from '../hex';
 import { shelfItemIdSchema } from '../stock';
 import { idText } from '../units';
 

@@ -1,4 +1,4 @@
-import { readHex } from '../colour';
+import { readHex } from '../hex';
 import { faultsOf, type Fault } from '../design';
 import { shelfItemSchema, startingItem, withCut, type ItemOf, type ShelfItem, type ShelfKind } from '../stock';
 import { metricUnits, readMeasure, tidy, unquoted } from '../units';

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { hexSchema } from '../colour';
+import { hexSchema } from '../hex';
 import { finishes, glitterSchema } from '../glitter';
 import { idText } from '../units';
 import { bases } from './certainty';
