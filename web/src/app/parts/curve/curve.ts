@@ -30,6 +30,8 @@ export interface Curve {
 }
 
 const shapes = ['rectRot', 'triangle', 'circle'] as const;
+/** A curve is never older than this, ms. */
+const LATEST = 100;
 /** Rows of the same for whoever can't see it. */
 const ROWS = 8;
 
@@ -113,9 +115,12 @@ export class CurveChart {
 
   constructor() {
     const light = inject(RoomLight);
-    effect(() => {
+    // A curve takes as long to draw as all else that an amount changes: it comes in a turn of its own, the latest one.
+    effect((onCleanup) => {
       light.now();
-      this.draw(this.curve());
+      const curve = this.curve();
+      const turn = requestIdleCallback(() => this.draw(curve), { timeout: LATEST });
+      onCleanup(() => cancelIdleCallback(turn));
     });
     inject(DestroyRef).onDestroy(() => this.chart?.destroy());
   }
@@ -173,12 +178,19 @@ export class CurveChart {
       x: { ...axis(along, told.x), max: points.at(-1)?.x, min: points.at(0)?.x },
       y: axis(up, short?.y ?? told.y, top ?? undefined),
     };
-    this.chart?.destroy();
-    this.chart = new Chart<'line', CurvePoint[]>(this.canvas().nativeElement, {
-      type: 'line',
-      data: { datasets },
-      options: { animation: false, maintainAspectRatio: false, responsive: true, font: { family: token('--text') }, scales },
-    });
+    const options = {
+      animation: false,
+      maintainAspectRatio: false,
+      responsive: true,
+      font: { family: token('--text') },
+      scales,
+    } as const;
+    if (this.chart) {
+      this.chart.data = { datasets };
+      this.chart.options = options;
+      this.chart.update('none');
+    } else
+      this.chart = new Chart<'line', CurvePoint[]>(this.canvas().nativeElement, { type: 'line', data: { datasets }, options });
   }
 }
 
