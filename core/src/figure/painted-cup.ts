@@ -59,17 +59,27 @@ export function paintedCup(
       const round = angle / (2 * Math.PI) + 0.5;
       const column = Math.floor((round - Math.floor(round)) * field.width) % field.width;
       const row = Math.min(field.height - 1, Math.floor((1 - mm / top) * field.height));
-      shade(picture, (y * width + x) * 4, lit(row, column), across / radius(mm), facing);
+      shade(picture, (y * width + x) * 4, lit(row, column), across / radius(mm));
     }
   }
   if (seen?.near) paintHandle({ pixels: picture, width, height }, seen, handle);
   return picture;
 }
 
-/** Window light from the left, a soft streak of it, and a dim right side. */
-function shade(picture: Uint8ClampedArray, to: number, rgba: number, side: number, facing: number): void {
-  const lit = 0.5 + 0.5 * Math.pow(facing, 0.7) - 0.16 * side;
-  const streak = 34 * Math.exp(-(((side + 0.62) / 0.1) ** 2)) + 12 * Math.exp(-(((side - 0.72) / 0.07) ** 2));
+/** Steps of the way across a cup that are lit alike: finer than any screen is wide. */
+const ACROSS = 2048;
+/** Window light from the left, a soft streak of it, and a dim right side, from edge to edge. */
+const sides = Array.from({ length: ACROSS + 1 }, (_, step) => (2 * step) / ACROSS - 1);
+const shades = Float32Array.from(sides, (side) => 0.5 + 0.5 * Math.pow(1 - side * side, 0.35) - 0.16 * side);
+const streaks = Float32Array.from(
+  sides,
+  (side) => 34 * Math.exp(-(((side + 0.62) / 0.1) ** 2)) + 12 * Math.exp(-(((side - 0.72) / 0.07) ** 2)),
+);
+
+function shade(picture: Uint8ClampedArray, to: number, rgba: number, side: number): void {
+  const step = Math.round(((Math.max(-1, Math.min(1, side)) + 1) / 2) * ACROSS);
+  const lit = shades[step];
+  const streak = streaks[step];
   picture[to] = (rgba & 255) * lit + streak;
   picture[to + 1] = ((rgba >> 8) & 255) * lit + streak;
   picture[to + 2] = ((rgba >> 16) & 255) * lit + streak;
