@@ -82,6 +82,14 @@ const coat = (on: fc.Arbitrary<unknown>) =>
     fc.record({ kind: fc.constant('rest'), hours: fc.integer({ min: 1, max: 1000 }) }),
   );
 
+/** A coat that ends at heights, some of them beyond any cup. */
+const partly = (on: fc.Arbitrary<unknown>) =>
+  fc
+    .tuple(coat(on), fc.constantFrom(0, 12.5, 40, 90), fc.constantFrom(1, 30, 77.7, 600))
+    .map(([one, from, tall]) =>
+      'on' in one && one.kind !== 'outline' ? { ...one, between: { from, to: Math.min(600, from + tall) } } : one,
+    );
+
 const stop = fc.record({
   parts,
   cover: fc.constantFrom(0, 0.05, 0.5, 1, 1),
@@ -110,7 +118,7 @@ export const anyDesign: fc.Arbitrary<Design> = anyCup.chain((cup) =>
         blends: fc.array(fc.option(parts), { minLength: ids.length, maxLength: ids.length }),
         fades: fc.array(fc.option(fade, { freq: 1 }), { minLength: ids.length, maxLength: ids.length }),
         masked: fc.array(fc.boolean(), { minLength: ids.length, maxLength: ids.length }),
-        coats: fc.array(coat(on), { maxLength: 12 }),
+        coats: fc.array(fc.oneof({ weight: 4, arbitrary: coat(on) }, { weight: 1, arbitrary: partly(on) }), { maxLength: 12 }),
       })
       .map(({ blends, fades, masked, coats }) => {
         const whole = {

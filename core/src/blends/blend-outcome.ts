@@ -95,7 +95,7 @@ const sweepOf = (blend: ReadyBlend, depth: number, under: Spectrum, light: Light
 
 function laidBy(steps: readonly Step[], blend: ReadyBlend): Laid | null {
   const pours = steps.filter(
-    (step) => step.coat.kind === 'glitter' && step.planned.pours.some((pour) => pour.area === blend.area),
+    (step) => step.coat.kind === 'glitter' && step.planned.pours.some(({ on }) => on.includes(blend.area)),
   );
   const first = pours.at(0);
   if (!first) return null;

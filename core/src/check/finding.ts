@@ -1,8 +1,8 @@
 import type { AreaId } from '../areas';
 import type { PlannedBlend } from '../blends';
 import type { Fix, Step } from '../coats';
-import type { CoatId, CoatKindName, CoatOf, Design, Workshop } from '../design';
-import type { PlannedAreas } from '../layout';
+import type { CoatHeights, CoatId, CoatKindName, CoatOf, Design, Workshop } from '../design';
+import { liesBetween, type CupPlaces, type PlannedAreas } from '../layout';
 import type { PlannedFade } from '../pots';
 import { rememberEach } from '../remember';
 
@@ -31,11 +31,11 @@ export interface Facts {
   readonly steps: readonly Step[];
   readonly fades: readonly PlannedFade[];
   readonly blends: readonly PlannedBlend[];
+  readonly cup: CupPlaces;
 }
 
-/** The places an area is laid in: itself, or its pots where it fades. */
-export const placesOfArea = ({ fades }: Pick<Facts, 'fades'>, area: AreaId): readonly AreaId[] =>
-  fades.find((fade) => fade.area === area)?.slices.map(({ id }) => id) ?? [area];
+/** The places an area is laid in: itself, its pots where it fades, or parts of them where coats end at a height. */
+export const placesOfArea = ({ cup }: Pick<Facts, 'cup'>, area: AreaId): readonly string[] => cup.pots[area] ?? [area];
 
 /** What a rule has found; whose it is, and whether the maker means it so, is added for all of them. */
 export type Found = Omit<Finding, 'rule' | 'accepted'>;
@@ -70,9 +70,14 @@ export function stepsOfKind<Kind extends CoatKindName>(
 }
 
 /** Names of the areas for which something holds, in any of their places. */
-export const areasWhere = (facts: Facts, holds: (place: AreaId) => boolean): readonly string[] =>
+export const areasWhere = (facts: Facts, holds: (place: string) => boolean): readonly string[] =>
   facts.areas.areas.filter((area) => area.area > 0 && placesOfArea(facts, area.id).some(holds)).map((area) => area.name);
 
 /** Whether a coat reaches a place; a pot lies where its area does. */
-export const reaches = (facts: Pick<Facts, 'fades'>, coat: { on: 'all' | readonly AreaId[] }, place: string): boolean =>
-  coat.on === 'all' || coat.on.some((area) => placesOfArea(facts, area).some((one) => one === place));
+export const reaches = (
+  facts: Pick<Facts, 'cup'>,
+  { on, between }: { readonly on: 'all' | readonly AreaId[]; readonly between?: CoatHeights | undefined },
+  place: string,
+): boolean =>
+  (on === 'all' || on.some((area) => placesOfArea(facts, area).includes(place))) &&
+  (!between || liesBetween(facts.cup.heights[place], between));

@@ -2,7 +2,7 @@ import { pigmentFilm, reflectanceOf } from '../colour';
 import type { baseWays } from '../design';
 import { filmLook, groundLook } from '../look';
 import { itemOf } from '../stock';
-import { areaOf, bodyOf, inThisRoom, placesOf, whereText, type CoatKind } from './coat-kind';
+import { areaOf, bodyOf, inThisRoom, placesOf, whereText, wholeOf, type CoatKind } from './coat-kind';
 import { changedGrounds } from './ground';
 import { NOTHING, paintMl, used } from './used';
 
@@ -31,9 +31,9 @@ export const base: CoatKind<'base'> = {
   }),
   lay(coat, grounds, context) {
     const paint = itemOf(context.shelf, coat.paint, 'paint');
-    const places = placesOf(coat.on, context);
+    const places = placesOf(coat, context);
     const colour = paint ? reflectanceOf(paint.colour) : null;
-    const faded = (place: string) => (coat.fading ? context.fadedBases[place] : undefined);
+    const faded = (place: string) => (coat.fading ? context.fadedBases[wholeOf(place, context)] : undefined);
     const misted = coat.way === 'misted' && paint ? pigmentFilm(paint.colour, 1 - (1 - SPECKS) ** coat.passes, 1) : null;
     const covered = coat.way === 'misted' ? 1 - (1 - SPECKS) ** coat.passes : 1;
     const own = places.filter((place) => !faded(place));
@@ -59,7 +59,7 @@ export const base: CoatKind<'base'> = {
       }),
       body: bodyOf({
         title: `${coat.way === 'misted' ? 'Misted specks' : 'Base colour'}: ${paint?.name ?? 'a paint no longer on the shelf'}`,
-        where: whereText(coat.on, context),
+        where: whereText(coat, context),
         does: `${wayText[coat.way](passes)}${
           places.some(faded)
             ? ' Where the base fades, mist one paint into the next while both are wet, at the heights of its fade.'

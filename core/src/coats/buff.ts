@@ -20,7 +20,7 @@ export const buff: CoatKind<'buff'> = {
   }),
   lay(coat, grounds, context) {
     const powder = itemOf(context.shelf, coat.ink, 'ink');
-    const places = openPlacesOf(coat.on, context);
+    const places = openPlacesOf(coat, context);
     const area = areaOf(places, context);
     const film = powder ? context.light.tint(powder, RUBBED.load, RUBBED.film) : null;
     // Nothing holds it but glue that is still tacky; on a dry place it is wiped off again.
@@ -35,7 +35,7 @@ export const buff: CoatKind<'buff'> = {
       setting: context.setting,
       body: bodyOf({
         title: `Buffed pearl: ${powder?.name ?? 'a pearl no longer on the shelf'}`,
-        where: whereText(coat.on, context),
+        where: whereText(coat, context),
         does: 'Dab it on, then rub in small circles until nothing more comes off and it shines. Brush the rest away.',
         needs: [powder?.name ?? 'the pearl', 'soft fingertip or make-up sponge', 'soft brush'],
         waitsFor: 'Glue that is clear and tacky, no longer wet.',

@@ -1,10 +1,10 @@
 import type { Spectrum } from '../colour';
-import type { CoatedWhere, CoatKindName, CoatOf, Settings } from '../design';
-import type { CupPlaces } from '../layout';
+import type { CoatedWhere, CoatHeights, CoatKindName, CoatOf, Settings } from '../design';
+import { liesBetween, type CupPlaces } from '../layout';
 import { cureFactor } from '../resin';
 import type { ShelfItem } from '../stock';
 import type { Station } from '../vessel';
-import { listText } from '../units';
+import { lengthText, listText } from '../units';
 import type { Grounds } from './ground';
 import type { Light } from './light';
 import type { PlannedCoat, PlannedWait } from './planned-coat';
@@ -86,25 +86,41 @@ export function bodyOf(body: Pick<CoatBody, 'title' | 'does' | 'waitsFor' | 'han
   };
 }
 
+/** Where a coat is said to go. */
+export interface CoatedPlaces {
+  readonly on: CoatedWhere;
+  readonly between?: CoatHeights | undefined;
+}
+
 /** The places of a coat, whatever covers them. */
-export function everyPlaceOf(on: CoatedWhere, context: CoatContext): readonly string[] {
-  if (on === 'all') return Object.keys(context.sizes);
-  return on.flatMap((id) => context.pots[id] ?? [id]).filter((id) => id in context.sizes);
+export function everyPlaceOf(
+  { on, between }: CoatedPlaces,
+  context: Pick<CoatContext, 'sizes' | 'pots' | 'heights'>,
+): readonly string[] {
+  const all = Object.keys(context.sizes);
+  const places = on === 'all' ? all : on.flatMap((id) => context.pots[id] ?? [id]).filter((id) => id in context.sizes);
+  return between ? places.filter((place) => liesBetween(context.heights[place], between)) : places;
 }
 
 /** The places of a coat that it reaches: no mask covers them now. */
-export const placesOf = (on: CoatedWhere, context: CoatContext): readonly string[] =>
-  everyPlaceOf(on, context).filter((place) => !context.covered.has(place));
+export const placesOf = (coat: CoatedPlaces, context: CoatContext): readonly string[] =>
+  everyPlaceOf(coat, context).filter((place) => !context.covered.has(place));
 
 /** Those of them that are no free mask either: where glue and glitter really go. */
-export const openPlacesOf = (on: CoatedWhere, context: CoatContext): readonly string[] =>
-  placesOf(on, context).filter((place) => !context.masked.has(place));
+export const openPlacesOf = (coat: CoatedPlaces, context: CoatContext): readonly string[] =>
+  placesOf(coat, context).filter((place) => !context.masked.has(place));
+
+/** What a place is a part of: itself, unless coats part it at a height. */
+export const wholeOf = (place: string, { parts }: Pick<CoatContext, 'parts'>): string =>
+  Object.keys(parts).find((whole) => parts[whole].includes(place)) ?? place;
 
 export const areaOf = (places: readonly string[], context: CoatContext): number =>
   places.reduce((sum, place) => sum + context.sizes[place], 0);
 
-export const whereText = (on: CoatedWhere, context: CoatContext): string =>
-  on === 'all' ? 'the whole cup' : listText(on.map((id) => context.names[id] ?? id));
+export function whereText({ on, between }: CoatedPlaces, { names, settings: { units } }: CoatContext): string {
+  const where = on === 'all' ? 'the whole cup' : listText(on.map((id) => names[id] ?? id));
+  return between ? `${where}, from ${lengthText(between.from, units)} to ${lengthText(between.to, units)} above the foot` : where;
+}
 
 /** What cures or dries takes longer in a cold room and less in a warm one; long times to five minutes, short ones to one. */
 export function inThisRoom(minutes: number, { settings }: Pick<CoatContext, 'settings'>): number {

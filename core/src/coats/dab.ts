@@ -21,7 +21,7 @@ export const dab: CoatKind<'dab'> = {
   }),
   lay(coat, grounds, context) {
     const powder = itemOf(context.shelf, coat.ink, 'ink');
-    const places = openPlacesOf(coat.on, context);
+    const places = openPlacesOf(coat, context);
     const area = areaOf(places, context);
     const film = powder ? context.light.tint(powder, DRAWN.load, (DRAWN.film * coat.share) / 100) : null;
     return {
@@ -29,7 +29,7 @@ export const dab: CoatKind<'dab'> = {
       setting: context.setting,
       body: bodyOf({
         title: `Dabbed pearl: ${powder?.name ?? 'a pearl no longer on the shelf'}`,
-        where: whereText(coat.on, context),
+        where: whereText(coat, context),
         does: `Dab swirls over about ${coat.share} % of it with a dry fingertip, then draw them down with a flat brush in one stroke each. Look again after 12 min.`,
         needs: [powder?.name ?? 'the pearl', 'flat brush'],
         waitsFor: 'A very thin coat of resin, warm and wet.',

@@ -23,14 +23,14 @@ export const foil: CoatKind<'foil'> = {
   }),
   lay(coat, grounds, context) {
     const leaf = itemOf(context.shelf, coat.film, 'film');
-    const places = placesOf(coat.on, context);
+    const places = placesOf(coat, context);
     const area = areaOf(places, context);
     const film = leaf ? pigmentFilm(leaf.colour, coat.share / 100, 1) : null;
     return {
       grounds: underFilm(grounds, places, film, context, () => ({ loose: true, sealed: false })),
       body: bodyOf({
         title: `Foil: ${leaf?.name ?? 'a foil no longer on the shelf'}`,
-        where: whereText(coat.on, context),
+        where: whereText(coat, context),
         does: `Brush adhesive thin, wait ${TACKY} min until it is clear, lay the leaf over about ${coat.share} % of it, rub down through paper, brush the rest off.`,
         needs: [leaf?.name ?? 'the foil', 'leaf adhesive', 'two soft brushes'],
         waitsFor: 'A dry base or cured, sanded resin.',

@@ -1,12 +1,11 @@
 import { keptDepth } from '../glitter';
 import { flakesLook } from '../look';
 import { laidThickness, type FlakeBed } from '../resin';
-import { listText } from '../units';
 import type { CoatKindName } from '../design';
-import { areaOf, bodyOf, openPlacesOf, type CoatContext, type CoatKind } from './coat-kind';
-import { changedGrounds, type Ground } from './ground';
-import type { PlannedWait } from './planned-coat';
-import type { ReadyBlend } from './ready-blend';
+import { areaOf, bodyOf, openPlacesOf, whereText, type CoatContext, type CoatedPlaces, type CoatKind } from './coat-kind';
+import { changedGrounds, type Ground, type Grounds } from './ground';
+import type { PlannedPour, PlannedWait } from './planned-coat';
+import type { PlannedPart, ReadyBlend } from './ready-blend';
 
 /** How deep a pour ends up on a ground: nothing holds it without glue. */
 export const heldDepth = (blend: ReadyBlend, ground: Ground): number =>
@@ -19,12 +18,11 @@ export const glitter: CoatKind<'glitter'> = {
   explains: 'Pour each area’s blend over the soft glue, over paper; what isn’t held is excess and goes back.',
   start: () => ({ kind: 'glitter', note: '', on: 'all' }),
   lay(coat, grounds, context) {
-    const places = openPlacesOf(coat.on, context);
-    // An area that later ones cover wholly has nothing to pour on.
-    const blends = context.blends.filter((blend) => places.includes(blend.area) && blend.ml > 0 && blend.poured > 0);
-    const held = new Map(blends.map((blend) => [blend.area as string, { blend, kept: heldDepth(blend, grounds[blend.area]) }]));
-    const areas = blends.map((blend) => blend.area as string);
-    const names = listText(blends.map((blend) => blend.areaName));
+    const pours = poursOn(openPlacesOf(coat, context), grounds, context);
+    const held = new Map(
+      pours.flatMap((pour) => pour.laid.map(({ place, kept }) => [place, { blend: pour.blend, kept }] as const)),
+    );
+    const areas = [...held.keys()];
     return {
       grounds: changedGrounds(grounds, areas, (ground, place) => {
         const { blend, kept } = held.get(place) ?? { blend: null, kept: 0 };
@@ -46,24 +44,66 @@ export const glitter: CoatKind<'glitter'> = {
       }),
       setting: context.setting,
       body: bodyOf({
-        title: blends.length === 1 ? 'Glitter' : `Glitter, ${blends.length} blends`,
-        where: blends.length > 0 ? names : 'no area with a blend',
+        title: pours.length === 1 ? 'Glitter' : `Glitter, ${pours.length} blends`,
+        where: pours.length > 0 ? whereOf(coat, pours, context) : 'no area with a blend',
         does: 'Pour over paper while turning, light colours before dark. Tap off, brush off, keep the excess apart.',
         needs: ['the blends, mixed', 'a sheet of paper a blend', 'soft brush'],
         waitsFor: 'Fresh, soft glue.',
         area: areaOf(areas, context),
-        pours: blends.map((blend) => {
-          const kept = held.get(blend.area)?.kept ?? 0;
-          const { area, areaName, planned: parts, ml, grams } = blend;
-          return { area, areaName, parts, ml, grams, kept, castOff: 1 - kept / blend.poured };
-        }),
-        handsOn: 4 + 3 * blends.length,
+        pours: pours.map(plannedPour),
+        handsOn: 4 + 3 * pours.length,
         wait: settingWait(context),
         cautions: ['Dust mask for the finest cuts; keep flakes away from food and eyes.'],
       }),
     };
   },
 };
+
+/** A blend as one coat pours it: all of it, or what of it belongs to the parts of its area that the coat reaches. */
+interface Pour {
+  readonly blend: ReadyBlend;
+  readonly share: number;
+  /** flakes deep that each place keeps of it */
+  readonly laid: readonly { readonly place: string; readonly kept: number; readonly size: number }[];
+}
+
+/** An area that later ones cover wholly has nothing to pour on. */
+const poursOn = (places: readonly string[], grounds: Grounds, context: CoatContext): readonly Pour[] =>
+  context.blends.flatMap((blend) => {
+    const parts = context.parts[blend.area] ?? [blend.area];
+    const on = parts.filter((part) => places.includes(part));
+    if (on.length === 0 || blend.ml === 0 || blend.poured === 0) return [];
+    const share = on.length === parts.length ? 1 : areaOf(on, context) / areaOf(parts, context);
+    const laid = on.map((place) => ({ place, kept: heldDepth(blend, grounds[place]), size: context.sizes[place] }));
+    return [{ blend, share, laid }];
+  });
+
+/** A blend's name says where it goes; of a part of it, so do the heights. */
+const whereOf = (coat: CoatedPlaces, pours: readonly Pour[], context: CoatContext): string =>
+  whereText({ ...coat, on: pours.map(({ blend }) => blend.area) }, context);
+
+function plannedPour({ blend, share, laid }: Pour): PlannedPour {
+  const { area, areaName, planned, ml, grams, poured } = blend;
+  const size = laid.reduce((sum, one) => sum + one.size, 0);
+  const kept = laid.reduce((sum, one) => sum + one.kept * one.size, 0) / (size || 1);
+  return {
+    area,
+    areaName,
+    on: laid.map(({ place }) => place),
+    parts: share === 1 ? planned : planned.map((part) => partOfPour(part, share)),
+    ml: ml * share,
+    grams: grams * share,
+    kept,
+    castOff: 1 - kept / poured,
+  };
+}
+
+const partOfPour = (part: PlannedPart, share: number): PlannedPart => ({
+  ...part,
+  ml: part.ml * share,
+  grams: part.grams * share,
+  flakes: part.flakes * share,
+});
 
 /** Flakes on flakes are one bed until resin lies between them. */
 export function bedOf(

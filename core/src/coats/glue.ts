@@ -20,7 +20,7 @@ export const glue: CoatKind<'glue'> = {
   lay(coat, grounds, context) {
     const item = itemOf(context.shelf, coat.glue, 'glue');
     const facts = item && glueWayFacts[item.way];
-    const places = openPlacesOf(coat.on, context);
+    const places = openPlacesOf(coat, context);
     const area = areaOf(places, context);
     const resin = facts?.film && coat.resin ? itemOf(context.shelf, coat.resin, 'resin') : undefined;
     const open = item?.open ? item.open.map((minutes) => openInThisRoom(minutes, context)) : null;
@@ -40,7 +40,7 @@ export const glue: CoatKind<'glue'> = {
       },
       body: bodyOf({
         title: item ? `Glue: ${item.name}` : 'Glue: one no longer on the shelf',
-        where: whereText(coat.on, context),
+        where: whereText(coat, context),
         does: `${facts ? `${facts.title}, thin and even; ${facts.onceDry}. ` : ''}${holds} and ${time}.`,
         needs: [item?.name ?? 'the glue', ...(resin ? [resin.name, 'gloved finger to wipe'] : ['soft brush'])],
         waitsFor: 'A dry base. A second pass only on a dry first.',

@@ -24,7 +24,7 @@ export const ink: CoatKind<'ink'> = {
   lay(coat, grounds, context) {
     const resinItem = itemOf(context.shelf, coat.resin, 'resin');
     const inkItem = itemOf(context.shelf, coat.ink, 'ink');
-    const places = placesOf(coat.on, context);
+    const places = placesOf(coat, context);
     const area = areaOf(places, context);
     const fill = rawFill(grounds, places, context);
     const mix = resinItem ? mixOf(resinItem, { area, thickness: coat.thickness, fill }, context.settings) : null;
@@ -37,7 +37,7 @@ export const ink: CoatKind<'ink'> = {
       setting: resinSets(resinItem, context),
       body: bodyOf({
         title: `Tinted resin: ${inkItem?.name ?? 'an ink no longer on the shelf'}`,
-        where: whereText(coat.on, context),
+        where: whereText(coat, context),
         does: `Measure A and B. ${stirText[context.settings.mixing]} Then stir in the ${inkItem?.type === 'pearl' ? 'pearl, at least 30 s, no lumps' : `drops (${percentText(drops.load / 100, 1)} load)`}. Spread, carry over both edges, look again after 12 min.`,
         needs: [...resinNeeds(resinItem), inkItem?.name ?? 'the ink'],
         waitsFor: 'Cured, sanded and washed resin under it, or one still tacky.',

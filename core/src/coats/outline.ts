@@ -23,7 +23,7 @@ export const outline: CoatKind<'outline'> = {
       grounds,
       body: bodyOf({
         title: `Outline: ${film?.name ?? 'a film no longer on the shelf'}`,
-        where: `round ${whereText(coat.on, context)}`,
+        where: `round ${whereText(coat, context)}`,
         does: `Cut the shape’s outline ${lengthText(coat.width, units)} wide, weed it, lay it over the gap of ${lengthText(coat.gap, units)} and press from the middle out. Wipe with alcohol.`,
         needs: [film?.name ?? 'the film', 'carrier tape', 'soft squeegee'],
         waitsFor: 'Smooth, cured resin over the flakes.',

@@ -14,13 +14,13 @@ export const paper: CoatKind<'paper'> = {
   explains: 'Torn or cut paper, glued on and sealed twice, so that resin doesn’t soak in and turn it grey.',
   start: () => ({ kind: 'paper', note: '', on: 'all', name: 'Torn pages', colour: '#e8dcc0', share: 60 }),
   lay(coat, grounds, context) {
-    const places = placesOf(coat.on, context);
+    const places = placesOf(coat, context);
     const film = pigmentFilm(coat.colour, coat.share / 100, 1);
     return {
       grounds: underFilm(grounds, places, film, context, ({ thickness }) => ({ sealed: true, thickness: thickness + THICK })),
       body: bodyOf({
         title: `Paper: ${coat.name}`,
-        where: whereText(coat.on, context),
+        where: whereText(coat, context),
         does: 'Brush clear glue under and over each piece, smooth it out from the middle. Once dry, seal all of it twice, over every edge.',
         needs: ['the paper, torn or cut', 'clear glue', 'sealer', 'soft brush'],
         waitsFor: 'A dry base or cured, sanded resin.',

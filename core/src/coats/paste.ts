@@ -25,14 +25,14 @@ export const paste: CoatKind<'paste'> = {
   }),
   lay(coat, grounds, context) {
     const item = itemOf(context.shelf, coat.paint, 'paint');
-    const places = placesOf(coat.on, context);
+    const places = placesOf(coat, context);
     const area = areaOf(places, context);
     const film = item ? pigmentFilm(item.colour, coat.share / 100, 1) : null;
     return {
       grounds: underFilm(grounds, places, film, context, ({ thickness }) => ({ thickness: thickness + coat.raised })),
       body: bodyOf({
         title: `Textured paste: ${item?.name ?? 'a paste no longer on the shelf'}`,
-        where: whereText(coat.on, context),
+        where: whereText(coat, context),
         does: `Lay it ${lengthText(coat.raised, context.settings.units)} high over about ${coat.share} %, pull it back in short strokes with a stiff brush. Rub the points down once dry.`,
         needs: [item?.name ?? 'the paste', 'palette knife', 'stiff brush', 'fine sandpaper'],
         waitsFor: 'A dry base or cured, sanded resin.',

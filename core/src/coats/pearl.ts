@@ -25,7 +25,7 @@ export const pearl: CoatKind<'pearl'> = {
   lay(coat, grounds, context) {
     const powder = itemOf(context.shelf, coat.ink, 'ink');
     const glue = itemOf(context.shelf, coat.glue, 'glue');
-    const places = placesOf(coat.on, context);
+    const places = placesOf(coat, context);
     const area = areaOf(places, context);
     const ml = (area * FILM.wet * coat.passes) / 10;
     const film = powder ? context.light.tint(powder, DRY, FILM.dry * coat.passes) : null;
@@ -33,7 +33,7 @@ export const pearl: CoatKind<'pearl'> = {
       grounds: underFilm(grounds, places, film, context, ({ thickness }) => ({ thickness: thickness + FILM.dry * coat.passes })),
       body: bodyOf({
         title: `Pearl base: ${powder?.name ?? 'a pearl no longer on the shelf'}`,
-        where: whereText(coat.on, context),
+        where: whereText(coat, context),
         does: `Stir one part of pearl into nine of glue until no lump is left. ${coat.passes === 1 ? 'One thin coat' : `${coat.passes} thin coats`}, brushed round the cup, each dry before the next.`,
         needs: [powder?.name ?? 'the pearl', glue?.name ?? 'clear glue', 'soft flat brush'],
         waitsFor: 'A dry base, or a scuffed and clean wall.',

@@ -21,6 +21,8 @@ export interface PlannedMix {
 
 export interface PlannedPour {
   readonly area: AreaId;
+  /** where it lies: the area's place, or those parts of it that the coat reaches */
+  readonly on: readonly string[];
   readonly areaName: string;
   readonly parts: readonly PlannedPart[];
   readonly ml: number;

@@ -9,7 +9,7 @@ export const press: CoatKind<'press'> = {
   explains: 'Press flakes of 0.8 mm and over flat while the glue is soft, so that less resin buries them.',
   start: () => ({ kind: 'press', note: '', on: 'all' }),
   lay(coat, grounds, context) {
-    const places = openPlacesOf(coat.on, context);
+    const places = openPlacesOf(coat, context);
     return {
       grounds: changedGrounds(grounds, places, (ground) => ({
         ...ground,
@@ -19,7 +19,7 @@ export const press: CoatKind<'press'> = {
       setting: context.setting,
       body: bodyOf({
         title: 'Press flat, tap off',
-        where: whereText(coat.on, context),
+        where: whereText(coat, context),
         does: 'Roll with a gloved hand over baking paper until no flake stands up. Tap off, brush off.',
         needs: ['baking paper', 'gloves'],
         waitsFor: 'Glitter in glue that is still soft.',

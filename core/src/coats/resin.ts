@@ -27,7 +27,7 @@ export const resin: CoatKind<'resin'> = {
   }),
   lay(coat, grounds, context) {
     const item = itemOf(context.shelf, coat.resin, 'resin');
-    const places = placesOf(coat.on, context);
+    const places = placesOf(coat, context);
     const area = areaOf(places, context);
     const fill = rawFill(grounds, places, context);
     const mix = item ? mixOf(item, { area, thickness: coat.thickness, fill }, context.settings) : null;
@@ -36,7 +36,7 @@ export const resin: CoatKind<'resin'> = {
       setting: resinSets(item, context),
       body: bodyOf({
         title: fill > 0 ? 'First resin over the glitter' : 'Clear resin',
-        where: whereText(coat.on, context),
+        where: whereText(coat, context),
         does: mixingText(item, mix?.mix ?? 0, context),
         needs: resinNeeds(item),
         waitsFor: 'Everything under it dry or cured, dust wiped off.',

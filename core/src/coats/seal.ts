@@ -11,12 +11,12 @@ export const seal: CoatKind<'seal'> = {
   explains: 'A light clear spray that fixes loose flakes, ink or film before resin goes over.',
   start: () => ({ kind: 'seal', note: '', on: 'all', passes: 1 }),
   lay(coat, grounds, context) {
-    const places = placesOf(coat.on, context);
+    const places = placesOf(coat, context);
     return {
       grounds: changedGrounds(grounds, places, (ground) => ({ ...ground, glue: null, sealed: true, loose: false })),
       body: bodyOf({
         title: coat.passes === 1 ? 'Clear seal' : `Clear seal, ${coat.passes} light coats`,
-        where: whereText(coat.on, context),
+        where: whereText(coat, context),
         does: 'A light mist from a forearm away, turning. Heavy spray loosens ink and glue.',
         needs: ['clear spray or brushed sealer', 'soft brush'],
         waitsFor: 'Set glue, and loose flakes brushed off.',

@@ -19,7 +19,7 @@ export const sprinkle: CoatKind<'sprinkle'> = {
   },
   lay(coat, grounds, context) {
     const jar = itemOf(context.shelf, coat.glitter, 'glitter');
-    const places = openPlacesOf(coat.on, context);
+    const places = openPlacesOf(coat, context);
     const area = areaOf(places, context);
     const mlPerCm2 = jar ? coat.flakes / flakesPerMl(jar.flake) : 0;
     const depth = jar ? mlPerCm2 * facePerMl(jar.flake) : 0;
@@ -41,7 +41,7 @@ export const sprinkle: CoatKind<'sprinkle'> = {
       setting: context.setting,
       body: bodyOf({
         title: `Sprinkle: ${jar?.name ?? 'a glitter no longer on the shelf'}`,
-        where: whereText(coat.on, context),
+        where: whereText(coat, context),
         does: `Let it fall from a hand’s length above, a pinch at a time, about ${coat.flakes} a cm². Flakes that stand up are laid down with a toothpick.`,
         needs: [jar?.name ?? 'the glitter', 'toothpick'],
         waitsFor: 'The coat under it, laid just now and still wet.',

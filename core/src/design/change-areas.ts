@@ -126,6 +126,11 @@ export function withCupFitted(design: Design, cup: Cup): Design {
     ...design,
     cup,
     areas: design.areas.map((area) => areaSqueezed(areaWithLevels(area, level), after / before)),
-    coats: design.coats.map((coat) => (coat.kind === 'decal' ? { ...coat, centre: fitted(coat.centre) } : coat)),
+    coats: design.coats.map((coat) => {
+      if ('centre' in coat) return { ...coat, centre: fitted(coat.centre) };
+      if (!('between' in coat) || !coat.between) return coat;
+      const from = fitted(coat.between.from);
+      return { ...coat, between: { from, to: Math.max(from + 1, fitted(coat.between.to)) } };
+    }),
   };
 }

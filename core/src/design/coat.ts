@@ -19,7 +19,7 @@ const film = z.number().min(0.02, 'A film is at least 0.02 mm.').max(3, 'A film 
 const mm = z.number().min(1, 'At least 1 mm.').max(800, 'At most 800 mm.');
 const item = shelfItemIdSchema;
 /** mm above the foot */
-const centre = z.number().min(0, 'The centre is above the foot.').max(600, 'No cup is over 600 mm tall.');
+const height = z.number().min(0, 'A height is measured upwards from the foot.').max(600, 'No cup is over 600 mm tall.');
 /** degrees from the seam to its centre */
 const angle = z
   .number()
@@ -30,8 +30,15 @@ const angle = z
 const share = z.number().min(1, 'At least 1 %.').max(99, 'At most 99 %: something always shows between.');
 const shows = z.string().trim().min(1, 'Say what it shows.').max(60, 'Keep it under 60 letters.');
 
+/** Heights of the wall, mm above the foot, that a coat ends at; left out, it goes as far as its areas do. */
+export const heightsSchema = z
+  .strictObject({ from: height, to: height })
+  .refine(({ from, to }) => to >= from + 1, 'The upper height is at least 1 mm above the lower one.');
+export type CoatHeights = z.infer<typeof heightsSchema>;
+
 const everywhere = <Kind extends string>(kind: Kind) => z.strictObject({ kind: z.literal(kind), ...shared });
-const somewhere = <Kind extends string>(kind: Kind) => everywhere(kind).extend({ on: onSchema });
+const somewhere = <Kind extends string>(kind: Kind) =>
+  everywhere(kind).extend({ on: onSchema, between: heightsSchema.optional() });
 /** so many alike, evenly round the cup */
 const times = z
   .int('Take a whole number of them.')
@@ -39,7 +46,7 @@ const times = z
   .max(24, 'More than 24 round a cup are a scatter: lay an area of it.');
 /** Flat pieces of one kind, the first at a spot of the wall. */
 const piece = <Kind extends string>(kind: Kind) =>
-  everywhere(kind).extend({ name: shows, width: mm, height: mm, centre, angle, times: times.default(1) });
+  everywhere(kind).extend({ name: shows, width: mm, height: mm, centre: height, angle, times: times.default(1) });
 /** every second one cut the other way round */
 const mirrored = z.boolean().default(false);
 
@@ -81,11 +88,12 @@ export const coatSchemas = {
   strip: everywhere('strip').extend({
     film: item,
     width: mm,
-    centre,
+    centre: height,
     /** as it is cut, mm */
     length: z.number().min(1, 'At least 1 mm.').max(3000, 'A strip over 3 m goes round no cup.'),
   }),
-  outline: somewhere('outline').extend({
+  outline: everywhere('outline').extend({
+    on: onSchema,
     film: item,
     /** mm that the film has to cover, and how wide it is cut */
     gap: z.number().min(0, 'A gap can’t be negative.').max(20, 'Over 20 mm is an area of its own.'),

@@ -2,7 +2,6 @@ import { LEFT_OVER } from '../layout';
 import { beforeFilms, groundLook } from '../look';
 import type { Plan } from '../plan';
 import { seedOf } from '../random';
-import type { Region } from '../regions';
 import { circumferenceAt, type Cup } from '../vessel';
 import type { FieldRequest } from './field';
 import { cupLight } from './field-light';
@@ -10,14 +9,12 @@ import { withPieces, type FieldPlace } from './laid-pieces';
 import { allPixels, regionPixels } from './region-pixels';
 
 /** The part of a plan that the picture is made from; small enough to hand to a worker. */
-export type FieldPlan = Pick<Plan, 'design' | 'surface' | 'places' | 'looks' | 'bareWall' | 'pieces'> & {
-  readonly leftOver: Region;
-};
+export type FieldPlan = Pick<Plan, 'design' | 'surface' | 'places' | 'leftOver' | 'looks' | 'bareWall' | 'pieces'>;
 
-export const fieldPlanOf = ({ design, surface, areas, places, looks, bareWall, pieces }: Plan): FieldPlan => ({
+export const fieldPlanOf = ({ design, surface, places, leftOver, looks, bareWall, pieces }: Plan): FieldPlan => ({
   design,
   surface,
-  leftOver: areas.leftOver.region,
+  leftOver,
   places,
   looks,
   bareWall,

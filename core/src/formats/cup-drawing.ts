@@ -38,7 +38,7 @@ export function cupDrawing(plan: Plan, cup: Cup): string {
       .join(' ');
   const parts = [
     { region: bandRegion(0, height), colour: plan.bareWall },
-    { region: plan.areas.leftOver.region, colour: plan.finished[LEFT_OVER] },
+    { region: plan.leftOver, colour: plan.finished[LEFT_OVER] },
     ...plan.places.map(({ id, region }) => ({ region, colour: plan.finished[id] })),
   ];
   const tall = figure(height + 2 * margin + 2 * dip);

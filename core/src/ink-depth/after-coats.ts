@@ -40,6 +40,9 @@ export function afterCoats(design: Design, workshop: Workshop, id: CoatId): read
   }));
 }
 
-/** The places of the wall that a coat goes on: areas, and the pots of those that fade. */
-export const placesOf = ({ places }: Pick<Plan, 'places'>, { on }: CoatOf<'ink'>): Plan['places'] =>
-  places.filter(({ area }) => on === 'all' || on.includes(area));
+/** The places of the wall that a coat really lies on: areas, pots of those that fade, and parts of them between heights. */
+export function placesOf({ places, coats }: Pick<Plan, 'places' | 'coats'>, { id }: CoatOf<'ink'>): Plan['places'] {
+  const at = coats.findIndex((coat) => coat.id === id);
+  if (at < 0) return [];
+  return places.filter((place) => coats[at].thick[place.id] > (at > 0 ? coats[at - 1].thick[place.id] : 0));
+}

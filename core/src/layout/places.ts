@@ -1,6 +1,8 @@
 import type { AreaId } from '../areas';
 import type { Region } from '../regions';
+import type { Station } from '../vessel';
 import type { FadeSlice } from './fade-slices';
+import { partedAt, partName, type Heights } from './height-parts';
 import type { PlannedArea, PlannedAreas } from './planned-areas';
 
 /* With a “/”, which no area's id has. */
@@ -8,9 +10,10 @@ export const LEFT_OVER = '/left-over';
 export const BARE_BASE = '/base-bare';
 export const BARE_GRIP = '/grip-bare';
 
-/** A place of the wall that is laid alike all over: an area, or a pot of one that fades. */
+/** A place of the wall that is laid alike all over: an area, a pot of one that fades, or a part of them between heights. */
 export interface PlannedPlace {
   readonly id: AreaId;
+  /** or `LEFT_OVER` */
   readonly area: AreaId;
   readonly name: string;
   readonly region: Region;
@@ -22,7 +25,24 @@ export interface SlicedArea {
   readonly slices: readonly FadeSlice[];
 }
 
-/** Every place that coats can lie on: areas, pots of those that fade, and the three that no area covers. */
+/** The wall, place by place. */
+export interface PlacedWall {
+  /** areas, pots of those that fade, and what no area covers, in the order they are laid */
+  readonly whole: readonly WallPlace[];
+  /** the same, parted at the heights where coats end */
+  readonly places: readonly WallPlace[];
+  /** every place that was parted, with its parts from below; one of them, the largest, keeps its id and stands for it */
+  readonly parted: ReadonlyMap<string, readonly WallPlace[]>;
+}
+
+interface WallPlace extends PlannedPlace {
+  /** cm² */
+  readonly size: number;
+  /** null where no coat ends at a height, and of what isn't on the wall */
+  readonly heights: Heights | null;
+}
+
+/** Every place that coats can lie on: areas, pots of those that fade, parts of them, and the three that no area covers. */
 export interface CupPlaces {
   /** cm² of every place */
   readonly sizes: Readonly<Record<string, number>>;
@@ -30,38 +50,68 @@ export interface CupPlaces {
   readonly names: Readonly<Record<string, string>>;
   /** places kept free of glue and glitter by a mask */
   readonly masked: ReadonlySet<string>;
-  /** the places that an area which fades is laid in */
+  /** the places that an area is laid in, where it is more than one: its pots, parts of it between heights */
   readonly pots: Readonly<Record<string, readonly string[]>>;
+  /** the parts of a place that coats part at a height, itself for one of them */
+  readonly parts: Readonly<Record<string, readonly string[]>>;
+  /** of every place of the wall, once some coat ends at a height */
+  readonly heights: Readonly<Record<string, Heights>>;
 }
 
-/** The places of a cup that was split up. */
-export function placesOfCup(planned: PlannedAreas, fades: readonly SlicedArea[]): CupPlaces {
-  const slices = (area: string) => fades.find((fade) => fade.area === area)?.slices;
-  const onArea = (area: PlannedArea): readonly { readonly id: string; readonly name: string; readonly area: number }[] =>
-    slices(area.id) ?? [area];
-  const places = [
-    ...planned.areas.flatMap(onArea).map(({ id, name, area }) => ({ id, name, area })),
-    { id: LEFT_OVER, name: 'left over', area: planned.leftOver.area },
-    { id: BARE_BASE, name: 'base', area: planned.bareBase },
-    { id: BARE_GRIP, name: 'handle', area: planned.bareGrip },
-  ];
-  return {
-    sizes: Object.fromEntries(places.map((place) => [place.id, place.area])),
-    names: Object.fromEntries([...planned.areas, ...places].map((place) => [place.id, place.name])),
-    masked: new Set<string>(
-      planned.areas.filter((area) => area.masked).flatMap(({ id }) => slices(id)?.map((slice) => slice.id) ?? [id]),
+/** The wall of a cup that was split up, parted further at the heights where coats end. */
+export function placedWall(
+  planned: PlannedAreas,
+  fades: readonly SlicedArea[],
+  ends: readonly number[],
+  stations: readonly Station[],
+): PlacedWall {
+  const slicesOf = (area: PlannedArea): readonly Pick<FadeSlice, 'id' | 'name' | 'region' | 'area'>[] =>
+    fades.find((fade) => fade.area === area.id)?.slices ?? [area];
+  const { leftOver } = planned;
+  const leftId = LEFT_OVER as AreaId;
+  const whole: readonly WallPlace[] = [
+    ...planned.areas.flatMap((area) =>
+      slicesOf(area).map(({ id, name, region, area: size }) => ({ id, area: area.id, name, region, size, heights: null })),
     ),
-    pots: Object.fromEntries(fades.map((fade) => [fade.area as string, fade.slices.map(({ id }) => id as string)])),
+    { id: leftId, area: leftId, name: 'left over', region: leftOver.region, size: leftOver.area, heights: null },
+  ];
+  if (ends.length === 0) return { whole, places: whole, parted: new Map() };
+  const parted = new Map<string, readonly WallPlace[]>();
+  const places = whole.flatMap((place): readonly WallPlace[] => {
+    const cut = partedAt(place.region, ends, stations);
+    if (cut.length < 2) return [{ ...place, heights: cut.at(0)?.heights ?? null }];
+    const largest = cut.reduce((most, one, i) => (one.size > cut[most].size ? i : most), 0);
+    const parts = cut.map((part, i) => ({
+      ...part,
+      area: place.area,
+      id: i === largest ? place.id : (`${place.id}/level-${part.heights.from}` as AreaId),
+      name: `${place.name}, ${partName(i, cut.length)}`,
+    }));
+    parted.set(place.id, parts);
+    return parts;
+  });
+  return { whole, places, parted };
+}
+
+/** The places of a cup as coats see them. */
+export function placesOfCup(planned: PlannedAreas, { whole, places, parted }: PlacedWall): CupPlaces {
+  const all = [
+    ...places,
+    { id: BARE_BASE, name: 'base', size: planned.bareBase },
+    { id: BARE_GRIP, name: 'handle', size: planned.bareGrip },
+  ];
+  const masked = new Set<string>(planned.areas.filter((area) => area.masked).map(({ id }) => id));
+  const ofArea = (area: string) => places.filter((place) => place.area === area).map(({ id }) => id as string);
+  return {
+    sizes: Object.fromEntries(all.map(({ id, size }) => [id, size])),
+    names: Object.fromEntries([...all, ...whole, ...planned.areas].map(({ id, name }) => [id, name])),
+    masked: new Set<string>(places.filter(({ area }) => masked.has(area)).map(({ id }) => id)),
+    pots: Object.fromEntries(
+      [...planned.areas.map(({ id }) => id), LEFT_OVER]
+        .map((id) => [id, ofArea(id)] as const)
+        .filter(([id, pots]) => pots.length !== 1 || pots[0] !== id),
+    ),
+    parts: Object.fromEntries([...parted].map(([id, parts]) => [id, parts.map((part) => part.id)])),
+    heights: Object.fromEntries(places.flatMap(({ id, heights }) => (heights ? [[id, heights] as const] : []))),
   };
 }
-
-/** The wall, place by place: areas, and the pots of those that fade. */
-export const placesOnWall = (planned: PlannedAreas, fades: readonly SlicedArea[]): readonly PlannedPlace[] =>
-  planned.areas.flatMap(({ id, name, region }) =>
-    (fades.find(({ area }) => area === id)?.slices ?? [{ id, name, region }]).map((place) => ({
-      id: place.id,
-      area: id,
-      name: place.name,
-      region: place.region,
-    })),
-  );

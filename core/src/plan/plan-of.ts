@@ -10,11 +10,21 @@ import {
   type Step,
 } from '../coats';
 import { schooled, type Design, type OwnSchools, type Settings, type Workshop } from '../design';
-import { layoutOf, placesOfCup, placesOnWall, surfaceOf, type CupPlaces, type PlannedAreas } from '../layout';
+import {
+  coatEnds,
+  layoutOf,
+  LEFT_OVER,
+  placedWall,
+  placesOfCup,
+  surfaceOf,
+  type CupPlaces,
+  type PlacedWall,
+  type PlannedAreas,
+} from '../layout';
 import { piecesOnCup } from '../pieces';
 import { createFadePlanner, type LaidFade, type PlannedFade } from '../pots';
 import { remember, rememberEach, rememberEachRecord, rememberRecord } from '../remember';
-import { bareWallColour } from '../vessel';
+import { bareWallColour, heightOf } from '../vessel';
 import type { Plan } from './plan';
 import { totalsOf } from './totals';
 
@@ -30,8 +40,12 @@ export function createPlanner(): Planner {
   const surface = remember(surfaceOf);
   const areas = remember(layoutOf);
   const places = remember(placesOfCup);
+  const wholeSizes = remember(({ whole }: PlacedWall): Sizes =>
+    Object.fromEntries(whole.map(({ id, size }) => [id as string, size])),
+  );
   const bare = remember(bareGrounds);
-  const onWall = remember(placesOnWall);
+  const wallOf = remember(placedWall);
+  const ends = remember((...levels: number[]): readonly number[] => levels);
   const ready = rememberEach(readyBlend, 4);
   const layFade = createFadePlanner(light);
   const fadeList = remember((...fades: LaidFade[]) => ({
@@ -46,11 +60,14 @@ export function createPlanner(): Planner {
     ({ coats, start, cup, ...context }: Pick<Design, 'coats'> & { start: Grounds; cup: CupPlaces } & Bench) =>
       lay(coats, start, { ...cup, ...context, light }),
   );
-  const outcomes = remember((blends: readonly ReadyBlend[], laid: readonly Step[], start: Grounds, { sizes }: CupPlaces) =>
+  const outcomes = remember((blends: readonly ReadyBlend[], laid: readonly Step[], start: Grounds, sizes: Sizes) =>
     blends.map((blend) => blendOut(blend, { ...laidBlend(blend, laid, start), area: sizes[blend.area], light })),
   );
   const looks = remember((after: Grounds, fades: readonly PlannedFade[]): Plan['looks'] =>
     Object.fromEntries(Object.entries(withWholeAreas(after, fades)).map(([place, ground]) => [place, ground.look])),
+  );
+  const onWall = remember(({ places }: PlacedWall): Plan['places'] =>
+    places.filter(({ id }) => id !== LEFT_OVER).map(({ id, area, name, region }) => ({ id, area, name, region })),
   );
   const pieces = remember(piecesOnCup);
   const totals = remember(totalsOf);
@@ -69,24 +86,24 @@ export function createPlanner(): Planner {
     const workshop = atHome(settings, shelf, given.today);
     const planned = layout ?? areas(design.cup, design.areas);
     const bareWall = bareWallColour[design.cup.material];
-    const bench = { coats: design.coats, planned, wall: bareWall, settings, shelf, stations: design.cup.stations };
+    const { stations } = design.cup;
+    const levels = ends(...coatEnds(design.coats, heightOf(design.cup)));
+    const bench = { coats: design.coats, planned, wall: bareWall, settings, shelf, stations, ends: levels };
     const faded = design.fades.flatMap((fade) => layFade(fade, { cup: design.cup, areas: design.areas, bench }) ?? []);
     const fades = fadeList(...faded);
-    const cup = places(planned, fades.planned);
+    const wall = wallOf(planned, fades.planned, levels, stations);
+    const cup = places(planned, wall);
+    const sizes = wholeSizes(wall);
     const start = bare(cup, bareWall);
     const fading = new Set<string>(design.fades.map(({ area }) => area));
     const blends = blendList(
       ...design.blends
         .filter(({ area }) => !fading.has(area))
-        .map((blend) => ready(blend, cup.names[blend.area], cup.sizes[blend.area], shelf)),
+        .map((blend) => ready(blend, cup.names[blend.area], sizes[blend.area], shelf)),
     );
     // Over the overlap two pots thin out into each other, so each is as deep as on its own stretch.
     const potBlends = blendList(
-      ...faded.flatMap((fade) =>
-        fade.blends.map((blend) =>
-          ready(blend, cup.names[blend.area], fade.planned.slices.find(({ id }) => id === blend.area)?.area ?? 0, shelf),
-        ),
-      ),
+      ...faded.flatMap((fade) => fade.blends.map((blend) => ready(blend, cup.names[blend.area], sizes[blend.area] ?? 0, shelf))),
     );
     const laid = steps({
       coats: design.coats,
@@ -96,10 +113,10 @@ export function createPlanner(): Planner {
       fadedBases: fades.bases,
       settings,
       shelf,
-      stations: design.cup.stations,
+      stations,
     });
     const after = laid.at(-1)?.after ?? start;
-    const outcome = outcomes(blends, laid, start, cup);
+    const outcome = outcomes(blends, laid, start, sizes);
     return {
       design: design.id,
       name: design.name,
@@ -107,7 +124,8 @@ export function createPlanner(): Planner {
       areas: planned,
       blends: outcome,
       fades: fades.planned,
-      places: onWall(planned, fades.planned),
+      places: onWall(wall),
+      leftOver: wall.places.find(({ id }) => id === LEFT_OVER)?.region ?? [],
       pieces: pieces(laid, design.cup, planned, shelf),
       coats: laid.map((step) => step.planned),
       finished: Object.fromEntries(
@@ -116,10 +134,13 @@ export function createPlanner(): Planner {
       looks: looks(after, fades.planned),
       bareWall,
       totals: totals(design, laid, shelf, fades.planned),
-      findings: findings({ design, workshop, areas: planned, steps: laid, fades: fades.planned, blends: outcome }),
+      findings: findings({ design, workshop, areas: planned, steps: laid, fades: fades.planned, blends: outcome, cup }),
     };
   };
 }
+
+/** cm² of each place before coats part it at a height. */
+type Sizes = Readonly<Record<string, number>>;
 
 /** What the coats are laid with, beside the cup itself. */
 type Bench = Pick<CoatContext, 'blends' | 'fadedBases' | 'settings' | 'shelf' | 'stations'>;

@@ -6,6 +6,7 @@ import type { PlannedAreas, PlannedPlace, PlannedSurface } from '../layout';
 import type { Look } from '../look';
 import type { PlannedPiece } from '../pieces';
 import type { PlannedFade } from '../pots';
+import type { Region } from '../regions';
 import type { PlanTotals } from './totals';
 
 /** A design as numbers: the one thing every screen, card, script and test reads. */
@@ -17,8 +18,10 @@ export interface Plan {
   /** of areas that don’t fade */
   readonly blends: readonly PlannedBlend[];
   readonly fades: readonly PlannedFade[];
-  /** every area, or the pots it fades in, in the order they are laid */
+  /** every area, or the pots it fades in, or parts of them where a coat ends at a height, in the order they are laid */
   readonly places: readonly PlannedPlace[];
+  /** the wall that no area covers, but for parts of it among the places, where coats part it */
+  readonly leftOver: Region;
   /** strips, outlines, decals, sheets and tags, in the order they are laid */
   readonly pieces: readonly PlannedPiece[];
   readonly coats: readonly PlannedCoat[];

@@ -14,10 +14,10 @@ export interface SpotPlace {
 const holds = (region: Region, { angle, height }: WallPlace): boolean => inRegion(region, angle, height);
 
 /** Which place of the wall a spot lies in; the lip strip and what is under the handle are none. */
-export function placeAt({ places, areas }: Pick<Plan, 'places' | 'areas'>, spot: WallPlace): SpotPlace {
+export function placeAt({ places, leftOver, areas }: Pick<Plan, 'places' | 'leftOver' | 'areas'>, spot: WallPlace): SpotPlace {
   const place = places.findLast(({ region }) => holds(region, spot));
-  if (place) return place;
-  if (holds(areas.leftOver.region, spot)) return { id: LEFT_OVER, area: null, name: 'left over' };
+  if (place) return { ...place, area: place.area === LEFT_OVER ? null : place.area };
+  if (holds(leftOver, spot)) return { id: LEFT_OVER, area: null, name: 'left over' };
   const handle = holds(areas.barePatch.region, spot);
   return { id: null, area: null, name: handle ? 'under the handle' : 'the bare lip' };
 }

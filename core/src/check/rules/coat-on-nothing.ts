@@ -14,7 +14,10 @@ export const coatOnNothing: Rule = {
           coat: coat.id,
           area: null,
           says: `“${planned.title}” reaches nothing.`,
-          why: 'Its areas are covered by later ones or by a mask. Choose others, or take it out.',
+          why:
+            'between' in coat && coat.between
+              ? 'None of its wall lies between its heights, or a mask covers it. Change them, or take it out.'
+              : 'Its areas are covered by later ones or by a mask. Choose others, or take it out.',
           fix: { does: 'remove coat' as const, label: 'Take it out', coat: coat.id },
         },
       ];

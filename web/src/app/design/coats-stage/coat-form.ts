@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
-import { baseWays, coatSchema, faultsOf, itemsOfCoat, type AreaId, type Coat, type Design, type ShelfKind } from '@aurantia/core';
+import { baseWays, coatedHeight, coatSchema, faultsOf, itemsOfCoat, type AreaId, type Coat, type Design, type ShelfKind } from '@aurantia/core';
 import { ColourField } from '../../parts/fields/colour-field';
 import { NumberField } from '../../parts/fields/number-field';
 import { OutlineField } from '../../parts/fields/outline-field';
@@ -77,6 +77,12 @@ export class CoatForm {
     return [{ id: 'all', name: 'The whole cup', on: on === 'all' }, ...areas];
   });
 
+  /** the heights it ends at; null of a coat that has none to end at */
+  protected readonly heights = computed(() => {
+    const coat = this.coat();
+    return 'on' in coat && coat.kind !== 'outline' ? { now: coat.between ?? null } : null;
+  });
+
   protected readonly fadesBase = computed(() => this.design().fades.some(({ stops }) => stops.some(({ base }) => base !== null)));
 
   protected set(field: string, value: unknown): void {
@@ -87,6 +93,12 @@ export class CoatForm {
       return;
     }
     this.refused.set({ field, sentence: faultsOf(read.error)[0]?.sentence ?? 'This can’t be kept.' });
+  }
+
+  /** Begins with the middle third of the wall, to the mm. */
+  protected bound(ends: boolean): void {
+    const third = coatedHeight(this.design().cup) / 3;
+    this.set('between', ends ? { from: Math.round(third), to: Math.max(Math.round(third) + 1, Math.round(2 * third)) } : undefined);
   }
 
   protected why(field: string): string | null {

@@ -93,12 +93,12 @@ export class WrapView {
     return [...bandRegion(surface.coatedHeight, surface.height), ...areas.barePatch.region];
   });
   private readonly parts = computed<readonly DrawnArea[]>(() => {
-    const { areas, finished, places } = this.plan();
+    const { areas, finished, places, leftOver } = this.plan();
     const masked = new Set<string>(areas.areas.flatMap((area) => (area.masked ? [area.id] : [])));
     return [
-      { id: '', title: 'Left over', colour: finished[LEFT_OVER], region: areas.leftOver.region },
+      { id: '', title: 'Left over', colour: finished[LEFT_OVER], region: leftOver },
       ...places.map(({ id, area, name, region }) => ({
-        id: area,
+        id: area === LEFT_OVER ? '' : area,
         title: `${name}${masked.has(area) ? ', masked' : ''}`,
         colour: finished[id],
         region,

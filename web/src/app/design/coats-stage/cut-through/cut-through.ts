@@ -62,8 +62,8 @@ export class CutThrough {
   }
 
   protected choose(id: string): void {
-    const { places, areas } = this.plan();
-    const region = id === LEFT_OVER ? areas.leftOver.region : places.find((one) => one.id === id)?.region;
+    const { places, leftOver } = this.plan();
+    const region = id === LEFT_OVER ? leftOver : places.find((one) => one.id === id)?.region;
     const spot = id === BARE_BASE ? 'base' : region && spotIn(region);
     if (spot) this.open.probe.set(spot);
   }

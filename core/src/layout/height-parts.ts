@@ -1,0 +1,49 @@
+import type { Coat, CoatHeights } from '../design';
+import { bandRegion, onGrid, wallMeasure, within, type Region } from '../regions';
+import { rememberEach } from '../remember';
+import { heightOf, type Station } from '../vessel';
+
+/** Heights of the wall, mm above the foot. */
+export interface Heights {
+  readonly from: number;
+  readonly to: number;
+}
+
+/** What of a place lies between two heights at which some coat ends. */
+export interface HeightPart {
+  readonly heights: Heights;
+  readonly region: Region;
+  /** cm² */
+  readonly size: number;
+}
+
+/** cm²; nobody could lay less. */
+const NEXT_TO_NOTHING = 0.005;
+
+/** Heights at which some coat ends, from the foot up; the ends of the wall are none. */
+export function coatEnds(coats: readonly Coat[], top: number): readonly number[] {
+  const ends = coats.flatMap((coat) => ('between' in coat && coat.between ? [coat.between.from, coat.between.to] : []));
+  return [...new Set(ends)].filter((mm) => mm > 0 && mm < top).sort((one, other) => one - other);
+}
+
+/** Whether what lies at some heights belongs to a coat that goes from one height to another. */
+export const liesBetween = (heights: Heights | undefined, { from, to }: CoatHeights): boolean =>
+  heights !== undefined && heights.from >= from - 1e-9 && heights.to <= to + 1e-9;
+
+/** A place of the wall parted at the heights where coats end, from the foot up. */
+export const partedAt = rememberEach(
+  (region: Region, ends: readonly number[], stations: readonly Station[]): readonly HeightPart[] => {
+    const levels = [0, ...ends, heightOf({ stations })];
+    const measure = wallMeasure(stations);
+    return levels.slice(1).flatMap((to, i) => {
+      const part = within(region, bandRegion(onGrid(levels[i]), onGrid(to)));
+      const size = measure.areaOf(part);
+      return size > NEXT_TO_NOTHING ? [{ region: part, size, heights: { from: levels[i], to } }] : [];
+    });
+  },
+  4,
+);
+
+/** How the parts of a place are called, from below. */
+export const partName = (part: number, of: number): string =>
+  of === 2 ? ['lower part', 'upper part'][part] : `part ${part + 1} of ${of} from below`;
