@@ -1,5 +1,5 @@
 import { Key } from 'selenium-webdriver';
-import { kept, menuItem, press, reads, type, withNamed, type Browser } from '../src/browser';
+import { kept, menuItem, press, reads, tick, type, withNamed, type Browser } from '../src/browser';
 import { violations } from '../src/fit-and-axe';
 import type { Program } from '../src/program';
 import { programForAll } from '../src/running';
@@ -46,6 +46,24 @@ test('what is laid under a mask stays off it until the mask is pulled', async ()
   await press(browser, 'Undo');
   await press(browser, 'Undo');
   await reads(browser, 'all clear', '.rail');
+});
+
+test('a coat that ends at two heights lies on that wall alone, and says so on the card', async () => {
+  await coatsOf('peat-fire', 'Scuff and degrease');
+  await add('Base colour');
+  await reads(browser, /Base colour: \w/, 'li.open');
+  const whole = await shown('li.open');
+  await tick(browser, 'only between two heights');
+  await type(browser, 'To, above the foot', '90');
+  await type(browser, 'From, above the foot', '30');
+  await reads(browser, 'from 30 mm to 90 mm above the foot', 'li.open');
+  expect(await shown('li.open')).not.toBe(whole);
+  await type(browser, 'From, above the foot', '200');
+  await reads(browser, 'The upper height is at least 1 mm above the lower one.', 'li.open');
+  expect(await violations(browser)).toEqual([]);
+  await kept(browser);
+  await browser.get(`${program.address}/designs/peat-fire/card`);
+  await reads(browser, 'from 30 mm to 90 mm above the foot', '.sheet');
 });
 
 test('what the shelf has not is said before anything is added', async () => {

@@ -50,6 +50,29 @@ test('a film typed is a coat given; one that is none is refused in a sentence', 
   expect(given).toHaveLength(1);
 });
 
+test('where it ends: at two heights, told what is wrong beside the one that is, and back to everywhere', async () => {
+  const { fixture, root, given } = await form(resin);
+  const tick = root.querySelector<HTMLInputElement>('.heights input[type=checkbox]');
+  tick?.click();
+  await fixture.whenStable();
+  const [first] = given;
+  const bounded = 'between' in first ? first.between : undefined;
+  expect((bounded?.to ?? 0) - (bounded?.from ?? 0)).toBeGreaterThan(10);
+  fixture.componentRef.setInput('coat', first);
+  await fixture.whenStable();
+  typeInto(labelled(root, 'To, above the foot'), '1');
+  await fixture.whenStable();
+  expect(root.querySelector('.heights [role=alert]')?.textContent).toMatch(/at least 1 mm above the lower/);
+  typeInto(labelled(root, 'To, above the foot'), '150');
+  typeInto(labelled(root, 'From, above the foot'), '20,5');
+  expect(given.slice(1)).toEqual([
+    { ...first, between: { from: bounded?.from, to: 150 } },
+    { ...first, between: { from: 20.5, to: bounded?.to } },
+  ]);
+  tick?.click();
+  expect(given.at(-1)).not.toHaveProperty('between.from');
+});
+
 test('where it goes: one area, both, and back to the whole cup when none is left', async () => {
   const { given, press } = await form(resin);
   await press('High');

@@ -68,6 +68,8 @@ export interface AreaKind<One extends { readonly kind: string }> {
   withLevels(area: One, change: (level: Level) => Level): One;
   /** a copy a step aside, where it can be seen beside this one */
   aside(area: One): One;
+  /** the same on the other side of the line opposite the seam; null of what has no sides, or falls by chance */
+  mirrored(area: One): One | null;
   /** grown or shrunk with the levels it lies between; what is laid by them alone stays as it is */
   squeezed(area: One, ratio: number): One;
   /** how it is laid, in words and figures that make it again on the same cup */
@@ -117,6 +119,9 @@ export const heightFigures = (from: number, to: number, units: Units): readonly 
 ];
 
 export const degreeWords = (angle: number): string => `${mm(angle)}°`;
+
+/** An angle on the other side of the line opposite the seam. */
+export const acrossTheFront = (angle: number): number => turnOf(360 - angle);
 
 /** To the half millimetre, where a new area begins. */
 export const half = (value: number): number => Math.round(value * 2) / 2;

@@ -43,6 +43,13 @@ export const areaMoved = (area: Area, key: string, to: WallPlace, cup: Cup): Are
 export const areaWithLevels = (area: Area, change: (level: Level) => Level): Area => kindOf(area).withLevels(area, change);
 export const areaWeight = (area: Area): number => kindOf(area).weight(area);
 export const areaAside = (area: Area): Area => kindOf(area).aside(area);
+/** The same area mirrored; null of what has no sides, is alike on both, or falls by chance. */
+export function areaMirrored(area: Area): Area | null {
+  const mirrored = kindOf(area).mirrored(area);
+  const told = (one: Area | null) =>
+    JSON.stringify(one, (_, value) => (typeof value === 'number' ? Number(value.toFixed(6)) : value));
+  return told(mirrored) === told(area) ? null : mirrored;
+}
 export const areaSqueezed = (area: Area, ratio: number): Area => kindOf(area).squeezed(area, ratio);
 /** How an area is laid, in words and figures that make it again on the same cup. */
 export const areaWords = (area: Area, laid: AreaMeasures | null, units: Units): string => kindOf(area).words(area, laid, units);

@@ -3,7 +3,7 @@ import { countText, lengthText, type Units } from '../units';
 import { circumferenceAt, coatedHeight, footLevel, heightOf, levelAt, levelHeight, topLevel, type Cup } from '../vessel';
 import { sharedFields } from './area-id';
 import { heightFigures, levelFaults, mm, spanWords, squeezedLength, type AreaFault, type AreaKind } from './area-kind';
-import { edgeLine, edgeSchema, plainEdge, reachOfEdge, whereLinesMeet, type Edge, type Teeth } from './edge';
+import { edgeLine, edgeMirrored, edgeSchema, plainEdge, reachOfEdge, whereLinesMeet, type Edge, type Teeth } from './edge';
 
 export const bandSchema = z.strictObject({ kind: z.literal('band'), ...sharedFields, lower: edgeSchema, upper: edgeSchema });
 export type Band = z.infer<typeof bandSchema>;
@@ -46,6 +46,8 @@ export const band: AreaKind<Band> = {
     upper: { ...area.upper, level: change(area.upper.level) },
   }),
   aside: (area) => area,
+  mirrored: ({ lower, upper, ...area }) =>
+    lower.teeth || upper.teeth ? { ...area, lower: edgeMirrored(lower), upper: edgeMirrored(upper) } : null,
   squeezed: (area, ratio) => ({ ...area, lower: squeezedEdge(area.lower, ratio), upper: squeezedEdge(area.upper, ratio) }),
   words: (area, laid, units) =>
     [

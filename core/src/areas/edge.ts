@@ -25,6 +25,13 @@ export type Edge = z.infer<typeof edgeSchema>;
 
 export const plainEdge = (level: Level): Edge => ({ level, teeth: null });
 
+/** The same seen in a mirror: its tips as far from the seam, the other way. */
+export function edgeMirrored({ level, teeth }: Edge): Edge {
+  if (!teeth) return { level, teeth };
+  const shift = teeth.shift % (360 / teeth.count);
+  return { level, teeth: { ...teeth, shift: shift === 0 ? 0 : 360 / teeth.count - shift } };
+}
+
 const SAMPLES = 24;
 
 /** The edge over one turn, from the seam to the seam. */

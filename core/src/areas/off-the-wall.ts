@@ -19,6 +19,7 @@ export const offTheWall = <One extends { readonly kind: string }>(
   moved: (area) => area,
   withLevels: (area) => area,
   aside: (area) => area,
+  mirrored: () => null,
   squeezed: (area) => area,
   words: () => explains,
   figures: () => [],

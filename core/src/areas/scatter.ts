@@ -98,6 +98,7 @@ export const scatter: AreaKind<Scatter> = {
   },
   withLevels: (area, change) => ({ ...area, lower: change(area.lower), upper: change(area.upper) }),
   aside: (area) => ({ ...area, seed: (area.seed + 1) % 1_000_000 }),
+  mirrored: () => null,
   squeezed: (area) => area,
   words: (area, laid, units) => {
     const [width, apart] = [lengthText(area.width, units), lengthText(area.clearance, units)];

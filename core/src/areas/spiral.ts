@@ -14,7 +14,7 @@ import {
   type Cup,
 } from '../vessel';
 import { angleSchema, sharedFields } from './area-id';
-import { degreeWords, half, levelFaults, mm, shortTurn, tenthDegree, turnOf, type AreaKind } from './area-kind';
+import { acrossTheFront, degreeWords, half, levelFaults, mm, shortTurn, tenthDegree, turnOf, type AreaKind } from './area-kind';
 
 /** A stripe that climbs as it goes round. Lengths mm: `pitch` up a turn, `width` across the stripe itself. */
 export const spiralSchema = z.strictObject({
@@ -110,6 +110,7 @@ export const spiral: AreaKind<Spiral> = {
   },
   withLevels: (area, change) => ({ ...area, lower: change(area.lower), upper: change(area.upper) }),
   aside: (area) => ({ ...area, start: (area.start + 60) % 360 }),
+  mirrored: (area) => ({ ...area, start: acrossTheFront(area.start), hand: area.hand === 'left' ? 'right' : 'left' }),
   squeezed: (area) => area,
   words: (area, _laid, units) => {
     const [width, pitch] = [lengthText(area.width, units), lengthText(area.pitch, units)];

@@ -3,7 +3,17 @@ import { onGrid } from '../regions';
 import { countText, lengthText } from '../units';
 import { circumferenceAt, coatedHeight, heightOf, levelAt, levelHeight, levelSchema, type Cup } from '../vessel';
 import { angleSchema, sharedFields } from './area-id';
-import { degreeWords, half, mm, squeezedLength, tenthDegree, turnOf, type AreaFault, type AreaKind } from './area-kind';
+import {
+  acrossTheFront,
+  degreeWords,
+  half,
+  mm,
+  squeezedLength,
+  tenthDegree,
+  turnOf,
+  type AreaFault,
+  type AreaKind,
+} from './area-kind';
 
 /** A stripe going up and down as it goes round, whole waves only. Lengths mm. */
 export const waveSchema = z.strictObject({
@@ -74,6 +84,7 @@ export const wave: AreaKind<Wave> = {
   },
   withLevels: (area, change) => ({ ...area, level: change(area.level) }),
   aside: (area) => ({ ...area, shift: (area.shift + 180 / area.waves) % 360 }),
+  mirrored: (area) => ({ ...area, shift: acrossTheFront(area.shift) % (360 / area.waves) }),
   squeezed: (area, ratio) => ({ ...area, swing: squeezedLength(area.swing, ratio) }),
   words: (area, _laid, units) => {
     const [swing, width] = [lengthText(area.swing, units), lengthText(area.width, units)];

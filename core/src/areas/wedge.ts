@@ -3,7 +3,7 @@ import { onGrid, ontoOneTurn } from '../regions';
 import { lengthText, spanText } from '../units';
 import { circumferenceAt, footLevel, levelAt, levelHeight, levelSchema, topLevel, type Cup } from '../vessel';
 import { angleSchema, sharedFields } from './area-id';
-import { degreeWords, levelFaults, shortTurn, tenthDegree, turnOf, type AreaKind } from './area-kind';
+import { acrossTheFront, degreeWords, levelFaults, shortTurn, tenthDegree, turnOf, type AreaKind } from './area-kind';
 
 /** A section of the wall between two lines from foot to rim, straight up or leaning. Angles degrees. */
 export const wedgeSchema = z.strictObject({
@@ -96,6 +96,7 @@ export const wedge: AreaKind<Wedge> = {
   },
   withLevels: (area, change) => ({ ...area, lower: change(area.lower), upper: change(area.upper) }),
   aside: (area) => ({ ...area, from: (area.from + area.width) % 360 }),
+  mirrored: (area) => ({ ...area, from: acrossTheFront(area.from + area.width), lean: area.lean === 0 ? 0 : -area.lean }),
   squeezed: (area) => area,
   words: (area, laid, units) => {
     const lean = area.lean === 0 ? '' : `, leaning ${degreeWords(area.lean)}`;

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { outlineName, outlineSchema, placeMotif, reachOf, shapeOf } from '../motif';
+import { outlineMirrored, outlineName, outlineSchema, placeMotif, reachOf, shapeOf } from '../motif';
 import { ontoOneTurn } from '../regions';
 import { lengthText } from '../units';
 import {
@@ -15,7 +15,18 @@ import {
   type Station,
 } from '../vessel';
 import { angleSchema, sharedFields } from './area-id';
-import { degreeWords, half, mm, shortTurn, spanWords, tenthDegree, turnOf, type AreaFault, type AreaKind } from './area-kind';
+import {
+  acrossTheFront,
+  degreeWords,
+  half,
+  mm,
+  shortTurn,
+  spanWords,
+  tenthDegree,
+  turnOf,
+  type AreaFault,
+  type AreaKind,
+} from './area-kind';
 
 /** One motif, placed by hand. Width mm, angles degrees, turned clockwise. */
 export const windowSchema = z.strictObject({
@@ -78,6 +89,12 @@ export const window: AreaKind<Window> = {
   },
   withLevels: (area, change) => ({ ...area, level: change(area.level) }),
   aside: (area) => ({ ...area, angle: (area.angle + 45) % 360 }),
+  mirrored: (area) => ({
+    ...area,
+    outline: outlineMirrored(area.outline),
+    angle: acrossTheFront(area.angle),
+    turn: area.turn === 0 ? 0 : -area.turn,
+  }),
   squeezed: (area) => area,
   words: (area, laid, units) => {
     const turned = area.turn === 0 ? '' : `, turned ${degreeWords(area.turn)}`;

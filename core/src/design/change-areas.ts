@@ -1,5 +1,6 @@
 import {
   areaAside,
+  areaMirrored,
   areaMoved,
   areaSqueezed,
   areaWithLevels,
@@ -51,12 +52,20 @@ export function withAreaOrder(design: Design, from: number, to: number): Design 
 }
 
 /** A design with an area twice: the copy lies right on it, a step aside where it can be seen; its blend comes along. */
-export function withAreaTwice(design: Design, id: AreaId, copy: AreaId): Design {
+export const withAreaTwice = (design: Design, id: AreaId, copy: AreaId): Design => withCopy(design, id, copy, areaAside);
+
+/** A design with an area and the same mirrored, right on it; unchanged where that would be the same again. */
+export const withAreaMirrored = (design: Design, id: AreaId, copy: AreaId): Design => withCopy(design, id, copy, areaMirrored);
+
+function withCopy(design: Design, id: AreaId, copy: AreaId, made: (source: Area) => Area | null): Design {
   const index = design.areas.findIndex((area) => area.id === id);
-  if (index < 0) return design;
-  const source = design.areas[index];
-  const number = freeNumber(design, 2, (n) => `${source.name} ${n}`.slice(0, 60));
-  const twin = { ...areaAside(source), id: copy, name: `${source.name} ${number}`.slice(0, 60), locked: false };
+  const source = design.areas.at(index);
+  const other = source && index >= 0 ? made(source) : null;
+  if (!source || !other) return design;
+  // What ends in a number already goes on counting: “Section 1” has “Section 2” for a copy.
+  const [, own, counted] = /^(.*?)(?: (\d{1,3}))?$/.exec(source.name) ?? [];
+  const named = (number: number) => `${own.slice(0, 56)} ${number}`;
+  const twin = { ...other, id: copy, name: named(freeNumber(design, Number(counted ?? 1) + 1, named)), locked: false };
   const blend = design.blends.find((one) => one.area === id);
   const fade = design.fades.find((one) => one.area === id);
   return {

@@ -1,4 +1,4 @@
-import type { Outline, PlainOutline } from './outline';
+import type { Outline, OwnOutline, PlainOutline } from './outline';
 
 type Point = readonly [number, number];
 /** An outline and its holes, closed, in a box of width 1 about 0, y upwards. */
@@ -86,6 +86,17 @@ const shapes: Record<PlainOutline, MotifShape> = {
 
 /** What an outline looks like, for a width of 1. */
 export const shapeOf = (outline: Outline): MotifShape => (outline.shape === 'own' ? outline.polygons : shapes[outline.shape]);
+
+/** Left and right changed over; plain outlines are alike on both sides. */
+export const outlineMirrored = (outline: Outline): Outline =>
+  outline.shape === 'own'
+    ? {
+        ...outline,
+        polygons: outline.polygons.map((polygon) =>
+          polygon.map((ring) => ring.map(([x, y]) => [-x, y]).reverse()),
+        ) as OwnOutline['polygons'],
+      }
+    : outline;
 
 export const outlineName = (outline: Outline): string => (outline.shape === 'own' ? outline.name : outline.shape);
 

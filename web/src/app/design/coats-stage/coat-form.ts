@@ -1,5 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
-import { baseWays, coatedHeight, coatSchema, faultsOf, itemsOfCoat, type AreaId, type Coat, type Design, type ShelfKind } from '@aurantia/core';
+import {
+  baseWays,
+  coatedHeight,
+  coatSchema,
+  faultsOf,
+  itemsOfCoat,
+  type AreaId,
+  type Coat,
+  type Design,
+  type ShelfKind,
+} from '@aurantia/core';
 import { ColourField } from '../../parts/fields/colour-field';
 import { NumberField } from '../../parts/fields/number-field';
 import { OutlineField } from '../../parts/fields/outline-field';
@@ -85,20 +95,24 @@ export class CoatForm {
 
   protected readonly fadesBase = computed(() => this.design().fades.some(({ stops }) => stops.some(({ base }) => base !== null)));
 
-  protected set(field: string, value: unknown): void {
+  /** @param at which of its fields says what is wrong, where one value has several */
+  protected set(field: string, value: unknown, at = field): void {
     const read = coatSchema.safeParse({ ...this.coat(), [field]: value });
     if (read.success) {
       this.refused.set(null);
       this.coatChange.emit(read.data);
       return;
     }
-    this.refused.set({ field, sentence: faultsOf(read.error)[0]?.sentence ?? 'This can’t be kept.' });
+    this.refused.set({ field: at, sentence: faultsOf(read.error)[0]?.sentence ?? 'This can’t be kept.' });
   }
 
   /** Begins with the middle third of the wall, to the mm. */
   protected bound(ends: boolean): void {
     const third = coatedHeight(this.design().cup) / 3;
-    this.set('between', ends ? { from: Math.round(third), to: Math.max(Math.round(third) + 1, Math.round(2 * third)) } : undefined);
+    this.set(
+      'between',
+      ends ? { from: Math.round(third), to: Math.max(Math.round(third) + 1, Math.round(2 * third)) } : undefined,
+    );
   }
 
   protected why(field: string): string | null {

@@ -1,10 +1,12 @@
 import { ChangeDetectionStrategy, ChangeDetectorRef, Component, ElementRef, computed, inject } from '@angular/core';
 import {
+  areaMirrored,
   areaWords,
   coatedHeight,
   lengthText,
   withAreaChanged,
   withAreaOrder,
+  withAreaMirrored,
   withAreaTwice,
   withoutArea,
   withSectionsEqual,
@@ -48,11 +50,19 @@ export class AreaList {
   protected readonly plan = this.open.plan;
   protected readonly chosen = this.open.chosenArea;
   protected readonly topText = computed(() => lengthText(coatedHeight(this.design().cup), this.memory.units()));
+  protected readonly twice = withAreaTwice;
+  protected readonly mirrored = withAreaMirrored;
   protected readonly rows = computed(() =>
     this.design().areas.map((area) => {
       // While a long layout is worked out the plan is still the one before: a new area isn't in it yet.
       const planned = this.plan().areas.areas.find(({ id }) => id === area.id) ?? null;
-      return { area, planned, colour: areaSwatch(this.plan(), area.id), line: this.lineOf(area, planned) };
+      return {
+        area,
+        planned,
+        colour: areaSwatch(this.plan(), area.id),
+        line: this.lineOf(area, planned),
+        mirrors: areaMirrored(area) !== null,
+      };
     }),
   );
   protected readonly sections = computed(() => this.design().areas.filter(({ kind }) => kind === 'wedge').length);
@@ -72,9 +82,9 @@ export class AreaList {
     this.session.change(withSectionsEqual);
   }
 
-  protected twice(id: AreaId): void {
+  protected copy(id: AreaId, made: typeof withAreaTwice): void {
     const copy = v7() as AreaId;
-    const sentence = this.session.change((design) => withAreaTwice(design, id, copy));
+    const sentence = this.session.change((design) => made(design, id, copy));
     this.refused.set(sentence ? { id, sentence } : null);
     if (!sentence) this.chosen.set(copy);
   }
