@@ -24,6 +24,7 @@ const floors = [
     'timeline',
     'batches',
     'ink-depth',
+    'ink-pot',
     'practice',
     'section',
     'trouble',

@@ -92,8 +92,8 @@ describe('several cups at once', () => {
   test('ink is counted out for each pot by its own mix', () => {
     const [, { planned }] = onCups([coat.base, coat.ink], 3).coats;
     const [, single] = onCups([coat.base, coat.ink], 1).coats;
-    expect(planned.drops?.load).toBeCloseTo(1, 0);
-    expect(planned.drops?.count).toBeGreaterThan(2 * (single.planned.drops?.count ?? 0));
+    expect(planned.drops[0].load).toBeCloseTo(1, 0);
+    expect(planned.drops[0].count).toBeGreaterThan(2 * (single.planned.drops[0].count ?? 0));
   });
 });
 

@@ -61,7 +61,7 @@ describe('drops for a colour', () => {
         const load = (drops * dropMl * 100) / mlOf(plain);
         fc.pre(load <= 5);
         const plan = planOf(inked({ ink, load }), workshop);
-        expect(plan.coats[1].drops?.count).toBe(drops);
+        expect(plan.coats[1].drops[0].count).toBe(drops);
         const once = dropsForColour(plain, workshop, { coat: id, place: 'low', wanted: plan.coats[1].seen['low'] }).find(
           ({ coats }) => coats === 1,
         );
@@ -91,7 +91,7 @@ describe('drops for a colour', () => {
     const plan = planOf(taken, workshop);
     const tints = plan.coats.filter(({ kind }) => kind === 'ink');
     expect(tints).toHaveLength(nearest.coats);
-    for (const { drops } of tints) expect(drops?.count).toBe(nearest.drops);
+    for (const { drops } of tints) expect(drops[0].count).toBe(nearest.drops);
     expect(plan.finished['low']).toBe(nearest.seen);
     expect(plan.findings.filter(({ rule }) => /ink/.test(rule))).toEqual([]);
     expect(new Set(taken.coats.map((one) => one.id)).size).toBe(taken.coats.length);

@@ -228,6 +228,30 @@ test('a tint is shown one, two and three coats deep; the drops for a colour are 
   await reads(browser, new RegExp(`Madder\\s*${/\d+ drops?/.exec(first)?.[0] ?? 'nothing'}`), 'li.open au-coat-amounts');
 });
 
+test('two inks in a pot: a second is stirred in, then both are found for a colour, taken and counted out on the card', async () => {
+  await coatsOf('apiary-noon', 'Scuff and degrease');
+  await add('Ink in resin');
+  await reads(browser, 'How deep it comes out', 'li.open');
+  await press(browser, 'Another ink in the pot');
+  await reads(browser, / and /, 'li.open .title');
+  await type(browser, 'Load of ink 2', '24');
+  await reads(browser, /A load of .* is too much for resin/, 'li.open');
+  await press(browser, 'Take out ink 2');
+  await type(browser, 'as #', '#3b2f4a');
+  await reads(browser, 'No drops of these inks come nearer in one coat.', 'au-which-inks');
+  const offered = await browser.executeScript<string>(
+    'return [...document.querySelectorAll("au-which-inks li b")].at(-1).innerText',
+  );
+  expect(offered).toMatch(/ of .* and /);
+  await press(browser, `Take it: ${offered}`);
+  const [, first] = /^\d+ \w+ of (.+?)(?:,| and)/.exec(offered) ?? [];
+  await reads(browser, `Tinted resin: ${first}`, 'li.open');
+  expect(await violations(browser)).toEqual([]);
+  await kept(browser);
+  await browser.get(`${program.address}/designs/apiary-noon/card`);
+  await reads(browser, new RegExp(`of ${first}, [\\d.]+ % load`), '.sheet');
+});
+
 test('as it grows: the slider is moved by keys, from the finished cup to the bare wall, and the cup goes along', async () => {
   await browser.get(`${program.address}/designs/peat-fire/coats?shown=growth`);
   await reads(browser, /After coat \d+: \w/, 'au-as-it-grows');

@@ -17,11 +17,11 @@ import { design, labelled, memoryStub, shelf, typeInto } from './workshop';
 
 const choose = jest.fn();
 
-async function form(coat: Coat) {
+async function form(coat: Coat, more: readonly ShelfItem[] = []) {
   TestBed.configureTestingModule({
     providers: [
       provideHttpClient(),
-      { provide: WorkshopMemory, useValue: memoryStub() },
+      { provide: WorkshopMemory, useValue: memoryStub([...shelf, ...more]) },
       { provide: JarFinding, useValue: { choose } },
     ],
   });
@@ -167,4 +167,20 @@ describe('a decal', () => {
     TestBed.resetTestingModule();
     expect(mirrors(await form({ ...decal, times: 3 }))).toBe(true);
   });
+});
+
+test('a second ink goes into the pot with little, is set, and leaves nothing behind when it is taken out', async () => {
+  const second = { ...startingItem('ink', 'second' as ShelfItem['id']), name: 'Second' };
+  const tint = coatKinds.ink.start({ shelf, height: 150, stations: design.cup.stations, front: 180 });
+  const coat = { ...tint, id: 'tint' as CoatId };
+  const { fixture, root, given, press } = await form(coat, [second]);
+  await press('Another ink in the pot');
+  const [added] = given;
+  expect(added).toEqual({ ...coat, also: [{ ink: 'second', load: 0.5 }] });
+  fixture.componentRef.setInput('coat', added);
+  await fixture.whenStable();
+  typeInto(labelled(root, 'Load of ink 2'), '2');
+  expect(given[1]).toMatchObject({ also: [{ load: 2 }] });
+  await press('Take out');
+  expect(given[2]).not.toHaveProperty('also.0');
 });

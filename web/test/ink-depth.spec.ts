@@ -2,7 +2,8 @@ import { computed, signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { designSchema, planOf, type CoatOf, type Design } from '@aurantia/core';
 import type { InkDepth } from '@aurantia/core/ink-depth';
-import { of, Subject, throwError } from 'rxjs';
+import type { OfferedPots } from '@aurantia/core/ink-pot';
+import { NEVER, of, Subject, throwError } from 'rxjs';
 import { InkDepthPanel } from '../src/app/design/coats-stage/ink-depth/ink-depth';
 import { OpenDesign } from '../src/app/design/open-design';
 import { DesignSession } from '../src/app/design/session';
@@ -24,7 +25,10 @@ const tinted: Design = designSchema.parse({
 const nearest: InkDepth = { coats: 2, drops: 7, load: 2.3, seen: '#334455', away: 1.4 };
 const after = [{ place: 'low', name: 'Low', colours: ['#aabbcc', '#8899aa', '#667788'] }];
 
-async function panel(depth: (now: Design, wish: DepthWish) => ReturnType<SuggestedCoats['depth']>) {
+async function panel(
+  depth: (now: Design, wish: DepthWish) => ReturnType<SuggestedCoats['depth']>,
+  inks: SuggestedCoats['inks'] = () => NEVER,
+) {
   jest.useFakeTimers();
   const memory = memoryStub();
   const document = signal(tinted);
@@ -42,7 +46,7 @@ async function panel(depth: (now: Design, wish: DepthWish) => ReturnType<Suggest
       { provide: OpenDesign, useValue: { plan } },
       { provide: DesignSession, useValue: { change } },
       { provide: Notices, useValue: { failed } },
-      { provide: SuggestedCoats, useValue: { depth: asked } },
+      { provide: SuggestedCoats, useValue: { depth: asked, inks } },
     ],
   });
   const fixture = TestBed.createComponent(InkDepthPanel);
@@ -93,4 +97,44 @@ test('while it is worked out that is said; what went wrong is told', async () =>
   expect((await panel(() => never)).words()).toContain('working it out…');
   const { failed } = await panel(() => throwError(() => new Error('It can’t be told.')));
   expect(failed).toHaveBeenCalledTimes(1);
+});
+
+test('which inks: told while they are looked for, offered as far as known, taken as they are, and said to be the nearest', async () => {
+  const known = new Subject<OfferedPots>();
+  const { root, want, words, document, settle } = await panel(
+    () => of({ after, depths: [] }),
+    () => known,
+  );
+  await want('#2f4f6f');
+  expect(words()).toContain('looking through the inks…');
+  const ink = { ink: 'ink', name: 'Tarn', drops: 3, dose: 'drop', load: 1.2 } as const;
+  const other = { ink: 'other', name: 'Fog', drops: 1, dose: 'scoop', load: 0.4 } as const;
+  const pots = [
+    { inks: [ink], seen: '#304050', away: 4.2 },
+    { inks: [ink, other], seen: '#2f4e6e', away: 0.4 },
+  ] as unknown as OfferedPots['pots'];
+  known.next({ pots: pots.slice(0, 1), progress: 0.5, over: false });
+  await settle();
+  expect(words()).toContain('looking through the inks, 50 %');
+  known.next({ pots, progress: 1, over: true });
+  await settle();
+  expect(words()).toMatch(/3 drops of Tarn and 1 scoop of Fog\s*1\.6 % of the resin; .*0\.4 away/);
+  expect(words()).toContain('No drops of these inks come nearer in one coat. A further ink comes no nearer');
+  root.querySelector<HTMLElement>('li:last-child button')?.click();
+  expect(document().coats[1]).toMatchObject({ ink: 'ink', load: 1.2, also: [{ ink: 'other', load: 0.4 }] });
+});
+
+test('an empty shelf is said, and so is what went wrong while looking', async () => {
+  const none = await panel(
+    () => of({ after, depths: [] }),
+    () => of({ pots: [], progress: 1, over: true }),
+  );
+  await none.want('#2f4f6f');
+  expect(none.words()).toContain('There is no ink on the shelf, or no resin in this coat.');
+  const failing = await panel(
+    () => of({ after, depths: [] }),
+    () => throwError(() => new Error('It can’t be told.')),
+  );
+  await failing.want('#2f4f6f');
+  expect(failing.failed).toHaveBeenCalledTimes(1);
 });

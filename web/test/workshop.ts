@@ -56,9 +56,9 @@ export const shelf: readonly ShelfItem[] = [
 ];
 
 /** The workshop's memory as the components see it, without a server. */
-export function memoryStub() {
+export function memoryStub(on: readonly ShelfItem[] = shelf) {
   const settings: WritableSignal<Settings> = signal(defaultSettings);
-  const items = signal<readonly ShelfItem[]>(shelf);
+  const items = signal(on);
   return {
     settings,
     shelf: items,

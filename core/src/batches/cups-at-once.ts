@@ -1,5 +1,5 @@
-import { amountUsed, batchFor, type Batch, type PlannedCoat } from '../coats';
-import type { Coat, Design, Workshop } from '../design';
+import { amountUsed, batchFor, type Batch, type PlannedCoat, type PlannedDrops } from '../coats';
+import { inksOf, type Coat, type Design, type Workshop } from '../design';
 import { dropsFor } from '../ink';
 import { materialsOf, type Plan, type PlanTotals } from '../plan';
 import { itemOf } from '../stock';
@@ -41,7 +41,6 @@ function coatOn(planned: PlannedCoat, coat: Coat, { shelf, settings }: Workshop,
     resin && mix && area !== null && thickness !== null
       ? batchFor({ area: cups * area, thickness, fill: cups * mix.fill }, resin, settings)
       : null;
-  const ink = coat.kind === 'ink' ? itemOf(shelf, coat.ink, 'ink') : undefined;
   return {
     batch,
     planned: {
@@ -49,7 +48,7 @@ function coatOn(planned: PlannedCoat, coat: Coat, { shelf, settings }: Workshop,
       area: area === null ? null : cups * area,
       handsOn: cups * handsOn,
       mix: batch?.each ?? mix,
-      drops: drops && ink && batch && coat.kind === 'ink' ? dosed(drops, coat.load, batch, ink.dropMl) : drops,
+      drops: batch ? drops.map((one) => dosed(one, coat, batch, shelf)) : drops,
       pours: pours.map((pour) => ({
         ...pour,
         ml: cups * pour.ml,
@@ -62,13 +61,10 @@ function coatOn(planned: PlannedCoat, coat: Coat, { shelf, settings }: Workshop,
 }
 
 /** The load follows the drops that are counted into a pot. */
-function dosed(
-  drops: NonNullable<PlannedCoat['drops']>,
-  load: number,
-  { each }: Batch,
-  dropMl: number,
-): NonNullable<PlannedCoat['drops']> {
-  const counted = dropsFor(load, each.mix, dropMl);
+function dosed(drops: PlannedDrops, coat: Coat, { each }: Batch, shelf: Workshop['shelf']): PlannedDrops {
+  const ink = itemOf(shelf, drops.item, 'ink');
+  const wished = inksOf(coat).find((one) => one.ink === drops.item)?.load ?? 0;
+  const counted = ink ? dropsFor(wished, each.mix, ink.dropMl) : { drops: 0, load: 0 };
   return { ...drops, count: counted.drops, load: counted.load };
 }
 
@@ -78,5 +74,5 @@ function allPots(planned: PlannedCoat, pots: number): PlannedCoat {
   if (pots === 1 || mix === null) return planned;
   const { a, b, mix: ml, aGrams, bGrams } = mix;
   const all = { ...mix, a: pots * a, b: pots * b, mix: pots * ml, aGrams: pots * aGrams, bGrams: pots * bGrams };
-  return { ...planned, mix: all, drops: drops && { ...drops, count: pots * drops.count } };
+  return { ...planned, mix: all, drops: drops.map((one) => ({ ...one, count: pots * one.count })) };
 }

@@ -79,7 +79,7 @@ export function bodyOf(body: Pick<CoatBody, 'title' | 'does' | 'waitsFor' | 'han
     thickness: null,
     mix: null,
     pours: [],
-    drops: null,
+    drops: [],
     uses: [],
     cautions: [],
     ...body,

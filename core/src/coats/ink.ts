@@ -1,6 +1,7 @@
+import { inksOf } from '../design';
 import { doseOf, dropsFor } from '../ink';
 import { itemOf } from '../stock';
-import { percentText } from '../units';
+import { listText, percentText } from '../units';
 import { areaOf, bodyOf, placesOf, whereText, type CoatKind } from './coat-kind';
 import { mixOf } from './mixing';
 import { rawFill, RESIN_CARE, resinNeeds, resinWait, resinSets, stirText, underResin } from './resin';
@@ -23,28 +24,41 @@ export const ink: CoatKind<'ink'> = {
   }),
   lay(coat, grounds, context) {
     const resinItem = itemOf(context.shelf, coat.resin, 'resin');
-    const inkItem = itemOf(context.shelf, coat.ink, 'ink');
+    const inks = inksOf(coat).flatMap(({ ink, load }) => {
+      const found = itemOf(context.shelf, ink, 'ink');
+      return found ? [{ ink: found, load }] : [];
+    });
     const places = placesOf(coat, context);
     const area = areaOf(places, context);
     const fill = rawFill(grounds, places, context);
     const mix = resinItem ? mixOf(resinItem, { area, thickness: coat.thickness, fill }, context.settings) : null;
-    const drops = inkItem && mix ? dropsFor(coat.load, mix.mix, inkItem.dropMl) : { drops: 0, load: 0 };
+    const counted = inks.map(({ ink, load }) => ({
+      ink,
+      ...(mix ? dropsFor(load, mix.mix, ink.dropMl) : { drops: 0, load: 0 }),
+    }));
     // The colour follows the drops that are really counted out, not the load that was wished for.
-    const film = inkItem && drops.drops > 0 ? context.light.tint(inkItem, drops.load, coat.thickness) : null;
+    const tints = counted
+      .filter(({ drops }) => drops > 0)
+      .map(({ ink, load }) => context.light.stirred(ink, load, coat.thickness));
+    const film = tints.length > 0 ? context.light.together(...tints) : null;
+    const doses = [
+      ...new Set(inks.map(({ ink }) => (ink.type === 'pearl' ? 'the pearl, at least 30 s, no lumps' : 'the drops'))),
+    ];
+    const load = counted.reduce((sum, one) => sum + one.load, 0);
     const laid = underResin(grounds, places, coat.thickness);
     return {
       grounds: underFilm(laid, places, film, context),
       setting: resinSets(resinItem, context),
       body: bodyOf({
-        title: `Tinted resin: ${inkItem?.name ?? 'an ink no longer on the shelf'}`,
+        title: `Tinted resin: ${inks.length > 0 ? listText(inks.map(({ ink }) => ink.name)) : 'an ink no longer on the shelf'}`,
         where: whereText(coat, context),
-        does: `Measure A and B. ${stirText[context.settings.mixing]} Then stir in the ${inkItem?.type === 'pearl' ? 'pearl, at least 30 s, no lumps' : `drops (${percentText(drops.load / 100, 1)} load)`}. Spread, carry over both edges, look again after 12 min.`,
-        needs: [...resinNeeds(resinItem), inkItem?.name ?? 'the ink'],
+        does: `Measure A and B. ${stirText[context.settings.mixing]} Then stir in ${listText(doses)}${doses.includes('the drops') ? ` (${percentText(load / 100, 1)} load)` : ''}. Spread, carry over both edges, look again after 12 min.`,
+        needs: [...resinNeeds(resinItem), ...(inks.length > 0 ? inks.map(({ ink }) => ink.name) : ['the ink'])],
         waitsFor: 'Cured, sanded and washed resin under it, or one still tacky.',
         area,
         thickness: coat.thickness,
         mix,
-        drops: inkItem ? { ink: inkItem.name, count: drops.drops, load: drops.load, dose: doseOf(inkItem) } : null,
+        drops: counted.map(({ ink, drops, load }) => ({ item: ink.id, ink: ink.name, count: drops, load, dose: doseOf(ink) })),
         handsOn: 20,
         wait: resinWait(resinItem, context),
         cautions: [RESIN_CARE, 'No flame near wet ink.'],

@@ -1,6 +1,6 @@
-import { hexOf, layOver } from '../colour';
+import { filmOf, hexOf, layOver } from '../colour';
 import { flakeRain } from '../glitter';
-import { inkFilm } from '../ink';
+import { inkFilm, inkTint } from '../ink';
 import { remember, rememberEach } from '../remember';
 
 /**
@@ -10,6 +10,9 @@ import { remember, rememberEach } from '../remember';
 export interface Light {
   readonly rain: typeof flakeRain;
   readonly tint: typeof inkFilm;
+  /** an ink as it is stirred in beside others, and their film */
+  readonly stirred: typeof inkTint;
+  readonly together: (...tints: Parameters<typeof filmOf>[0]) => ReturnType<typeof filmOf>;
   readonly over: typeof layOver;
   readonly hex: typeof hexOf;
 }
@@ -22,6 +25,8 @@ export const rememberedLight = (): Light => {
   return {
     rain: rememberEach(flakeRain, 16),
     tint: remember(inkFilm, 32),
+    stirred: remember(inkTint, 32),
+    together: remember((...tints: Parameters<typeof filmOf>[0]) => filmOf(tints), 32),
     over: (film, under) => layers(under, film),
     hex: rememberEach(hexOf, 1),
   };

@@ -19,6 +19,16 @@ export interface PlannedMix {
   readonly bGrams: number;
 }
 
+/** Whole drops, or scoops, of an ink that are counted into a coat’s resin. */
+export interface PlannedDrops {
+  readonly item: ShelfItemId;
+  readonly ink: string;
+  readonly count: number;
+  /** % of the resin that so many really are */
+  readonly load: number;
+  readonly dose: InkDose;
+}
+
 export interface PlannedPour {
   readonly area: AreaId;
   /** where it lies: the area's place, or those parts of it that the coat reaches */
@@ -63,7 +73,8 @@ export interface PlannedCoat {
   readonly thickness: number | null;
   readonly mix: PlannedMix | null;
   readonly pours: readonly PlannedPour[];
-  readonly drops: { readonly ink: string; readonly count: number; readonly load: number; readonly dose: InkDose } | null;
+  /** of each ink in its pot */
+  readonly drops: readonly PlannedDrops[];
   readonly uses: readonly PlannedUse[];
   /** minutes at the bench, and minutes to wait after */
   readonly handsOn: number;

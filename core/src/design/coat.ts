@@ -28,6 +28,10 @@ const angle = z
   .default(180);
 /** how much of the place it covers, % */
 const share = z.number().min(1, 'At least 1 %.').max(99, 'At most 99 %: something always shows between.');
+/** % of the resin’s volume */
+const load = z.number().min(0, 'A load can’t be negative.').max(25, 'Over 25 % the resin is more ink than resin.');
+/** The most inks in one pot. */
+export const MOST_INKS = 3;
 const shows = z.string().trim().min(1, 'Say what it shows.').max(60, 'Keep it under 60 letters.');
 
 /** Heights of the wall, mm above the foot, that a coat ends at; left out, it goes as far as its areas do. */
@@ -75,13 +79,22 @@ export const coatSchemas = {
   press: somewhere('press'),
   seal: somewhere('seal').extend({ passes: z.int().min(1).max(4) }),
   resin: somewhere('resin').extend({ resin: item, thickness: film }),
-  ink: somewhere('ink').extend({
-    resin: item,
-    ink: item,
-    thickness: film,
-    /** % of the resin's volume */
-    load: z.number().min(0, 'A load can’t be negative.').max(25, 'Over 25 % the resin is more ink than resin.'),
-  }),
+  ink: somewhere('ink')
+    .extend({
+      resin: item,
+      ink: item,
+      thickness: film,
+      load,
+      /** further inks in the same pot */
+      also: z
+        .array(z.strictObject({ ink: item, load }))
+        .max(MOST_INKS - 1, `${MOST_INKS} inks in one pot are the most: more is mud.`)
+        .optional(),
+    })
+    .refine(({ ink, also }) => new Set([ink, ...(also ?? []).map((one) => one.ink)]).size === 1 + (also ?? []).length, {
+      path: ['also'],
+      message: 'Each ink is in the pot once. Give it more drops, or take another.',
+    }),
   dab: somewhere('dab').extend({ ink: item, share }),
   sand: everywhere('sand'),
   rim: everywhere('rim'),

@@ -172,10 +172,8 @@ export function amountLines(coat: PlannedCoat, units: Units, fades: Plan['fades'
     lines.push(`${named}: A ${part(mix.a, mix.aGrams)} + B ${part(mix.b, mix.bGrams)} = ${amountText(mix.mix, units, whole)}`);
     if (mix.fill > 0.05) lines.push(`${amountText(mix.fill, units, whole)} of it sinks into the glitter`);
   }
-  if (coat.drops)
-    lines.push(
-      `${countText(coat.drops.count, coat.drops.dose)} of ${coat.drops.ink}, ${percentText(coat.drops.load / 100, 1)} load`,
-    );
+  for (const { count, dose, ink, load } of coat.drops)
+    lines.push(`${countText(count, dose)} of ${ink}, ${percentText(load / 100, 1)} load`);
   for (const { reads, name } of coat.uses) lines.push(`about ${reads} of ${name}`);
   const pots = fades.flatMap(({ laid }) => laid?.pots ?? []);
   for (const pour of coat.pours) {

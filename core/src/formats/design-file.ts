@@ -65,7 +65,9 @@ export function itemsNamed(design: Design): readonly NamedItem[] {
     ...design.blends.flatMap((blend, b) =>
       blend.parts.map((part, p) => ({ path: ['blends', b, 'parts', p, 'item'], kind: 'glitter' as const, id: part.item })),
     ),
-    ...design.coats.flatMap((coat, c) => itemsOfCoat(coat).map(({ kind, id }) => ({ path: ['coats', c, kind], kind, id }))),
+    ...design.coats.flatMap((coat, c) =>
+      itemsOfCoat(coat).map(({ kind, id, path }) => ({ path: ['coats', c, ...path], kind, id })),
+    ),
   ];
 }
 

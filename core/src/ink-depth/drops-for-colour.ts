@@ -1,13 +1,9 @@
 import { deltaE2000, labOf, reflectanceOf, type Lab } from '../colour';
 import type { CoatId, CoatOf, Design, Workshop } from '../design';
+import { MOST_DROPS, MOST_OFFERED_LOAD } from '../ink';
 import { trialPlan } from '../plan';
 import { itemOf } from '../stock';
 import { coatCounts, inkCoat, laidTimes, placesOf, type CoatCount } from './after-coats';
-
-/** % of the resin beyond which ink is too much to be offered; the check says so too. */
-const MOST_LOAD = 5;
-/** Drops that anybody counts out. */
-const MOST_DROPS = 90;
 
 /** How many drops, in how many coats, come nearest to a colour. */
 export interface InkDepth {
@@ -38,7 +34,9 @@ export function dropsForColour(
   const ml = once.coats[once.coats.length - 1].mix?.mix ?? 0;
   if (ml === 0 || !placesOf(once, coat).some((one) => one.id === place)) return [];
   const loadOf = (drops: number) => (drops * ink.dropMl * 100) / ml;
-  const counts = Array.from({ length: MOST_DROPS }, (_, i) => i + 1).filter((drops) => drops === 1 || loadOf(drops) <= MOST_LOAD);
+  const counts = Array.from({ length: MOST_DROPS }, (_, i) => i + 1).filter(
+    (drops) => drops === 1 || loadOf(drops) <= MOST_OFFERED_LOAD,
+  );
   const target = labOf(reflectanceOf(wanted));
   return coatCounts
     .map((times) =>

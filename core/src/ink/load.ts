@@ -1,4 +1,4 @@
-import { dyeFilm, pearlFilm, pigmentFilm, type Film } from '../colour';
+import { dyeTint, filmOf, pearlTint, pigmentTint, type Film, type Tint } from '../colour';
 
 /** How an ink colours resin; amounts are against `referenceLoad` % at `referenceFilm` mm. */
 export interface InkEffect {
@@ -11,21 +11,29 @@ export interface InkEffect {
 }
 
 /**
- * The tinted film itself.
+ * What an ink does to the resin it is stirred into.
  * @param load % of the resin's volume
  * @param thickness mm
  */
-export function inkFilm(ink: InkEffect, load: number, thickness: number): Film {
+export function inkTint(ink: InkEffect, load: number, thickness: number): Tint {
   const amount = (load * thickness) / (ink.referenceLoad * ink.referenceFilm);
   switch (ink.type) {
     case 'dye':
-      return dyeFilm(ink.colour, amount);
+      return dyeTint(ink.colour, amount);
     case 'pigment':
-      return pigmentFilm(ink.colour, ink.hiding, amount);
+      return pigmentTint(ink.colour, ink.hiding, amount);
     case 'pearl':
-      return pearlFilm(ink.colour, ink.hiding, amount);
+      return pearlTint(ink.colour, ink.hiding, amount);
   }
 }
+
+/** The tinted film of one ink. */
+export const inkFilm = (ink: InkEffect, load: number, thickness: number): Film => filmOf([inkTint(ink, load, thickness)]);
+
+/** % of the resin beyond which ink is too much to be offered; the check says so too. */
+export const MOST_OFFERED_LOAD = 5;
+/** Drops that anybody counts out. */
+export const MOST_DROPS = 90;
 
 /** What a maker counts: drops of a liquid, level scoops of a powder; an item's `dropMl` is one of either. */
 export type InkDose = 'drop' | 'scoop';

@@ -10,3 +10,4 @@ export { LightEnvelopes } from './light-envelope';
 export { MixColours } from './mix-colour';
 export * from './cheapest-mix';
 export * from './shelf-search';
+export { differenceAtLeast, type Cell } from './difference-bounds';

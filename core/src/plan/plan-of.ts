@@ -31,11 +31,14 @@ import { totalsOf } from './totals';
 /** @param layout the cup split up already, by a worker; worked out here when left out */
 type Planner = (design: Design, workshop: Workshop, layout?: PlannedAreas) => Plan;
 
+/** The same with what it was made of: each coat with the cup before and after it. */
+type WorkPlanner = (...given: Parameters<Planner>) => { readonly plan: Plan; readonly steps: readonly Step[] };
+
 /**
  * A planner with memories of its own. Each stage is kept for its own inputs, so a turned knob
  * works out again only what hangs on it: an amount never touches geometry, a blend never another.
  */
-export function createPlanner(): Planner {
+export function createWorkPlanner(): WorkPlanner {
   const light = rememberedLight();
   const surface = remember(surfaceOf);
   const areas = remember(layoutOf);
@@ -117,7 +120,7 @@ export function createPlanner(): Planner {
     });
     const after = laid.at(-1)?.after ?? start;
     const outcome = outcomes(blends, laid, start, sizes);
-    return {
+    const plan: Plan = {
       design: design.id,
       name: design.name,
       surface: surface(design.cup),
@@ -136,6 +139,7 @@ export function createPlanner(): Planner {
       totals: totals(design, laid, shelf, fades.planned),
       findings: findings({ design, workshop, areas: planned, steps: laid, fades: fades.planned, blends: outcome, cup }),
     };
+    return { plan, steps: laid };
   };
 }
 
@@ -153,6 +157,12 @@ const withWholeAreas = (after: Grounds, fades: readonly PlannedFade[]): Grounds 
         ...after,
         ...Object.fromEntries(fades.map(({ area, slices }) => [area as string, after[slices[slices.length >> 1].id]])),
       };
+
+/** A planner that keeps its steps to itself. */
+export function createPlanner(): Planner {
+  const work = createWorkPlanner();
+  return (...given) => work(...given).plan;
+}
 
 /** The one place where a design becomes numbers. Never throws for a design that its schema accepts. */
 export const planOf: Planner = createPlanner();

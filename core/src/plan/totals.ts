@@ -77,10 +77,8 @@ export function materialsOf(
         grams: (sum?.grams ?? 0) + aGrams + bGrams,
       });
     }
-    if (planned.drops && coat.kind === 'ink') {
-      const drops = (inks.get(coat.ink)?.drops ?? 0) + planned.drops.count;
-      inks.set(coat.ink, { item: coat.ink, name: planned.drops.ink, drops, dose: planned.drops.dose });
-    }
+    for (const { item, ink: name, count, dose } of planned.drops)
+      inks.set(item, { item, name, drops: (inks.get(item)?.drops ?? 0) + count, dose });
   }
   return {
     glitters: [...glitters.values()],

@@ -1,4 +1,4 @@
-import { isFilm } from '../../design';
+import { inksOf, isFilm } from '../../design';
 import { itemOf } from '../../stock';
 import { stepsOfKind, type Rule } from '../finding';
 
@@ -8,7 +8,7 @@ export const flameOverInk: Rule = {
   find: (facts) => {
     if (facts.workshop.settings.bubbles !== 'flame') return [];
     return stepsOfKind(facts, 'ink').flatMap(({ coat, index, planned }) => {
-      if (itemOf(facts.workshop.shelf, coat.ink, 'ink')?.type === 'pearl') return [];
+      if (inksOf(coat).every(({ ink }) => itemOf(facts.workshop.shelf, ink, 'ink')?.type === 'pearl')) return [];
       const after = facts.steps.slice(index + 1);
       const film = after.findIndex((step) => step.coat.kind === 'resin');
       const cures = after.slice(0, Math.max(0, film)).some(({ coat: { kind } }) => kind === 'sand' || kind === 'rest');

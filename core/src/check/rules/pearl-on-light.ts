@@ -1,4 +1,5 @@
 import { deltaE2000, labOf } from '../../colour';
+import { inksOf } from '../../design';
 import { itemOf } from '../../stock';
 import { listText } from '../../units';
 import { placesOfArea, reaches, stepsOfKind, type Rule } from '../finding';
@@ -12,9 +13,11 @@ export const pearlOnLight: Rule = {
   name: 'pearl on a light ground',
   find: (facts) =>
     stepsOfKind(facts, 'ink', 'buff', 'dab').flatMap(({ coat, planned, before, after }) => {
-      if (itemOf(facts.workshop.shelf, coat.ink, 'ink')?.type !== 'pearl') return [];
+      const inks = coat.kind === 'ink' ? inksOf(coat) : [coat];
+      if (inks.some(({ ink }) => itemOf(facts.workshop.shelf, ink, 'ink')?.type !== 'pearl')) return [];
       const lost = facts.areas.areas.filter(({ id, area }) =>
-        (area > 0 && reaches(facts, coat, id) ? placesOfArea(facts, id) : []).some((place) => {
+        (area > 0 ? placesOfArea(facts, id) : []).some((place) => {
+          if (!reaches(facts, coat, place)) return false;
           const was = labOf(before[place].spectrum);
           // Where nothing of it is laid, under a mask or without glue, another rule speaks.
           if (before[place].spectrum === after[place].spectrum) return false;

@@ -12,8 +12,7 @@ function drawnOf({ workshop, steps, fades }: Facts): ReadonlyMap<string, number>
     for (const { item, amount } of planned.uses) draw(item, amount);
     for (const pour of planned.pours) for (const part of drawnParts(pour, fades)) draw(part.item, part.ml);
     if (planned.mix && 'resin' in coat && coat.resin) draw(coat.resin, planned.mix.mix);
-    if (planned.drops && coat.kind === 'ink')
-      draw(coat.ink, planned.drops.count * (itemOf(workshop.shelf, coat.ink, 'ink')?.dropMl ?? 0));
+    for (const { item, count } of planned.drops) draw(item, count * (itemOf(workshop.shelf, item, 'ink')?.dropMl ?? 0));
   }
   return drawn;
 }

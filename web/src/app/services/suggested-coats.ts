@@ -1,12 +1,16 @@
 import { inject, Injectable } from '@angular/core';
 import type { Design, Otherwise } from '@aurantia/core';
+import type { InkWish, OfferedPots } from '@aurantia/core/ink-pot';
 import { map, Observable } from 'rxjs';
 import { newSuggestionsWorker, workerFailed } from '../workers/new-worker';
 import type { DepthAnswer, DepthWish, SuggestionsReply, SuggestionsRequest } from '../workers/suggestions-request';
 import { WorkshopMemory } from './workshop';
 
 /** What is asked, without what it is asked of. */
-type Wish = { readonly wants: 'whole' | 'otherwise' } | { readonly wants: 'depth'; readonly wish: DepthWish };
+type Wish =
+  | { readonly wants: 'whole' | 'otherwise' }
+  | { readonly wants: 'depth'; readonly wish: DepthWish }
+  | { readonly wants: 'inks'; readonly wish: InkWish };
 
 /** Has coats planned off the main thread. */
 @Injectable({ providedIn: 'root' })
@@ -30,6 +34,13 @@ export class SuggestedCoats {
     );
   }
 
+  /** Which inks of the shelf come near a colour. Emits the best known again and again, completes when all is proven. */
+  inks(design: Design, wish: InkWish): Observable<OfferedPots> {
+    return this.ask({ wants: 'inks', wish }, design).pipe(
+      map((reply) => ('inks' in reply ? reply.inks : { pots: [], progress: 1, over: true })),
+    );
+  }
+
   /** Unsubscribing ends the work. */
   private ask(wish: Wish, design: Design): Observable<SuggestionsReply> {
     return new Observable((subscriber) => {
@@ -38,7 +49,7 @@ export class SuggestedCoats {
         if ('sentence' in data) subscriber.error(new Error(data.sentence));
         else {
           subscriber.next(data);
-          subscriber.complete();
+          if (!('inks' in data) || data.inks.over) subscriber.complete();
         }
       };
       worker.onerror = (event) => subscriber.error(new Error(workerFailed(event)));

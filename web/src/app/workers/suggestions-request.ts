@@ -1,5 +1,6 @@
 import type { CoatId, Design, Otherwise, Workshop } from '@aurantia/core';
 import type { DeepPlace, InkDepth } from '@aurantia/core/ink-depth';
+import type { InkWish, OfferedPots } from '@aurantia/core/ink-pot';
 
 /** The tinted coat that is asked about, and the colour it shall come to at a place. */
 export interface DepthWish {
@@ -20,12 +21,21 @@ interface Tried {
   readonly workshop: Workshop;
 }
 
-/** What a page asks of the worker that plans coats: a whole plan, what it would do otherwise, or how deep a tint comes. */
+/**
+ * What a page asks of the worker that plans coats: a whole plan, what it would do otherwise, how deep a tint comes, or which
+ * inks come near a colour.
+ */
 export type SuggestionsRequest = Tried &
-  ({ readonly wants: 'whole' | 'otherwise' } | { readonly wants: 'depth'; readonly wish: DepthWish });
+  (
+    | { readonly wants: 'whole' | 'otherwise' }
+    | { readonly wants: 'depth'; readonly wish: DepthWish }
+    | { readonly wants: 'inks'; readonly wish: InkWish }
+  );
 
 export type SuggestionsReply =
   | { readonly whole: Design }
   | { readonly otherwise: readonly Otherwise[] }
   | { readonly depth: DepthAnswer }
+  /** again and again, until it is over */
+  | { readonly inks: OfferedPots }
   | { readonly sentence: string };

@@ -37,10 +37,10 @@ import { WorkshopMemory } from '../../services/workshop';
           <span>Makes</span><b>{{ parts.both }}</b>
           <small>{{ parts.sinks }}</small>
         </div>
-        @if (coat().drops; as drops) {
+        @for (one of drops(); track one.item) {
           <div>
-            <span>{{ drops.ink }}</span><b>{{ doses() }}</b>
-            <small>{{ load() }} of the resin</small>
+            <span>{{ one.ink }}</span><b>{{ one.counted }}</b>
+            <small>{{ one.share }} of the resin</small>
           </div>
         }
       </div>
@@ -86,8 +86,9 @@ export class CoatAmounts {
     const { area, thickness } = this.coat();
     return `On ${areaText(area ?? 0, this.memory.units())}${thickness === null ? '' : `, ${thicknessText(thickness)} thick`}`;
   });
-  protected readonly doses = computed(() => countText(this.coat().drops?.count ?? 0, this.coat().drops?.dose ?? 'drop'));
-  protected readonly load = computed(() => percentText((this.coat().drops?.load ?? 0) / 100, 1));
+  protected readonly drops = computed(() =>
+    this.coat().drops.map((one) => ({ ...one, counted: countText(one.count, one.dose), share: percentText(one.load / 100, 1) })),
+  );
   protected readonly mix = computed(() => {
     const { mix } = this.coat();
     const units = this.memory.units();

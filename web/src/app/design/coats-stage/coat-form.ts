@@ -19,6 +19,7 @@ import { Tick } from '../../parts/fields/tick';
 import { TextField } from '../../parts/fields/text-field';
 import { Chips, type Chip } from '../../parts/chips/chips';
 import { figureFields } from './figure-fields';
+import { MoreInks } from './more-inks/more-inks';
 
 const labels: Readonly<Record<ShelfKind, string>> = {
   paint: 'Paint',
@@ -39,7 +40,7 @@ const order = Object.keys(labels) as ShelfKind[];
 /** What can be set on a coat: where it goes, what is used, how thick or how often. */
 @Component({
   selector: 'au-coat-form',
-  imports: [Chips, ColourField, NumberField, JarField, OutlineField, Tick, TextField, Unfetched],
+  imports: [Chips, ColourField, NumberField, JarField, MoreInks, OutlineField, Tick, TextField, Unfetched],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './coat-form.html',
   styleUrl: './coat-form.scss',
@@ -63,7 +64,8 @@ export class CoatForm {
     const coat = this.coat();
     // What a decal is cut from may be left open, and said later.
     const open = coat.kind === 'decal' && coat.film === null ? [{ kind: 'film' as const, id: '' }] : [];
-    return [...itemsOfCoat(coat), ...open]
+    // Further inks of a pot have rows of their own.
+    return [...itemsOfCoat(coat).filter(({ path }) => path.length === 1), ...open]
       .map(({ kind, id }) => ({
         field: kind,
         kind,

@@ -6,6 +6,7 @@ import {
   doseOf,
   faultsOf,
   hexSchema,
+  inksOf,
   itemOf,
   percentText,
   type CoatOf,
@@ -23,6 +24,7 @@ import { WorkshopMemory } from '../../../services/workshop';
 import type { DepthAnswer } from '../../../workers/suggestions-request';
 import { OpenDesign } from '../../open-design';
 import { DesignSession } from '../../session';
+import { WhichInks } from './which-inks';
 
 /** ms without a change before it is worked out anew. */
 const QUIET = 200;
@@ -31,10 +33,10 @@ const times = { 1: 'one coat', 2: 'each of two coats', 3: 'each of three coats' 
 /** How deep a tinted coat comes out in one, two and three coats, and how many drops a wanted colour takes. */
 @Component({
   selector: 'au-ink-depth',
-  imports: [BUTTONS, ColourField, Pick],
+  imports: [BUTTONS, ColourField, Pick, WhichInks],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './ink-depth.html',
-  styleUrl: './ink-depth.scss',
+  styleUrls: ['./offers.scss', './ink-depth.scss'],
 })
 export class InkDepthPanel {
   private readonly suggested = inject(SuggestedCoats);
@@ -75,9 +77,10 @@ export class InkDepthPanel {
   );
   protected readonly found = computed(() => {
     const ink = itemOf(this.memory.shelf(), this.coat().ink, 'ink');
+    const beside = inksOf(this.coat()).length > 1;
     return (this.answer()?.depths ?? []).map((depth) => ({
       depth,
-      drops: `${countText(depth.drops, ink ? doseOf(ink) : 'drop')} in ${times[depth.coats]}`,
+      drops: `${countText(depth.drops, ink ? doseOf(ink) : 'drop')}${beside && ink ? ` of ${ink.name}` : ''} in ${times[depth.coats]}`,
       load: percentText(depth.load / 100, 1),
       words: `${differenceWords(depth.away).word}, ${depth.away.toFixed(1)} away`,
     }));
