@@ -136,6 +136,6 @@ describe('a jar that left the shelf', () => {
       coat: 'coat-0',
       says: expect.stringContaining(kind === 'ink' ? 'isn’t on the shelf' : kind),
     });
-    expect(plan.coats[0]).toMatchObject({ mix: null, drops: null });
+    expect(plan.coats[0]).toMatchObject({ mix: null, drops: [] });
   });
 });

@@ -149,6 +149,18 @@ describe('the card', () => {
     expect(amountLines(first, inches, [])[1]).toMatch(/^Slow 1:1: A 21\.[45] g \+ B 19\.5 g = 4[01]\.\d g$/);
     expect(cardOf(plan, design, { ...settings, units: inches }).areas[0].where).toBe('band, 0.00–2.44 in up');
   });
+  test('shows beside a coat what is seen once it is on, and nothing beside one that changes nothing', () => {
+    const bare = plan.places.map(() => plan.bareWall);
+    const seen = card.coats.map((one) => one.seen);
+    expect(seen.filter((colours) => colours.length > 0).at(-1)).toEqual(plan.places.map(({ id }) => plan.finished[id]));
+    let before: readonly string[] = bare;
+    plan.coats.forEach((coat, at) => {
+      const now = plan.places.map(({ id }) => coat.seen[id]);
+      expect(seen[at]).toEqual(JSON.stringify(now) === JSON.stringify(before) ? [] : now);
+      before = now;
+    });
+    expect(seen[0]).toEqual([]);
+  });
   test('says a caution once and points back at coats that repeat', () => {
     const cautions = card.coats.flatMap((one) => one.cautions);
     expect(new Set(cautions).size).toBe(cautions.length);

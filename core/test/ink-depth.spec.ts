@@ -26,6 +26,14 @@ describe('one, two and three coats', () => {
       expect(low.colours[times - 1]).toBe(plan.finished['low']);
     }
   });
+  test('where the film is thinner a dye is lighter, where it is thicker darker, and as it should be in between', () => {
+    for (const ink of dyes) {
+      const [{ colours, thin, thick }] = afterCoats(inked({ ink, load: 1 }), workshop, id);
+      expect(lightness(thin)).toBeGreaterThan(lightness(colours[0]));
+      expect(lightness(thick)).toBeLessThan(lightness(colours[0]));
+      expect(lightness(colours[0])).toBeCloseTo(lightness(planOf(inked({ ink, load: 1 }), workshop).coats[1].seen['low']), 9);
+    }
+  });
   test('of a dye never come out lighter, nor do more drops, over any base', () => {
     expect(dyes.length).toBeGreaterThan(1);
     fc.assert(

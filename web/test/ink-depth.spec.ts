@@ -23,7 +23,7 @@ const tinted: Design = designSchema.parse({
   ],
 });
 const nearest: InkDepth = { coats: 2, drops: 7, load: 2.3, seen: '#334455', away: 1.4 };
-const after = [{ place: 'low', name: 'Low', colours: ['#aabbcc', '#8899aa', '#667788'] }];
+const after = [{ place: 'low', name: 'Low', colours: ['#aabbcc', '#8899aa', '#667788'], thin: '#bbccdd', thick: '#99aabb' }];
 
 async function panel(
   depth: (now: Design, wish: DepthWish) => ReturnType<SuggestedCoats['depth']>,
@@ -71,7 +71,7 @@ afterEach(() => jest.useRealTimers());
 test('what one, two and three coats come to is shown, and nothing is looked for before a colour is chosen', async () => {
   const { root, asked, words } = await panel(() => of({ after, depths: [] }));
   expect(asked).toHaveBeenCalledWith(tinted, { coat: 'tint', place: 'low', wanted: null });
-  expect(words()).toContain('#8899aa');
+  for (const hex of ['#8899aa', '#bbccdd', '#99aabb']) expect(words()).toContain(hex);
   expect(root.querySelectorAll('li')).toHaveLength(0);
 });
 

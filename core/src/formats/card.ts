@@ -41,7 +41,11 @@ export interface Card {
     does: string;
     wait: string;
     cautions: readonly string[];
+    /** hex of each place of the wall once it is on, in the order of the areas; nothing where it changes none of them */
+    seen: readonly string[];
   }[];
+  /** what the colours beside the coats are */
+  readonly grows: string;
   readonly totals: readonly { figure: string; label: string }[];
   readonly look: readonly string[];
   readonly health: readonly string[];
@@ -86,7 +90,9 @@ export function cardOf(plan: Plan, design: Design, settings: Settings): Card {
       cautions: coat.cautions.filter(
         (caution) => !plan.coats.slice(0, index).some((earlier) => earlier.cautions.includes(caution)),
       ),
+      seen: seenAfter(plan, index),
     })),
+    grows: 'Coats in order. Beside them: what is seen of each area once a coat is on, left to right as listed above.',
     totals: tallyOf(plan, units),
     look: plan.findings
       .filter(({ level, rule }) => level !== 'tip' || rule === typicalMaterials.name)
@@ -94,6 +100,13 @@ export function cardOf(plan: Plan, design: Design, settings: Settings): Card {
     health: healthNotes,
     note: design.note,
   };
+}
+
+/** How the cup grows: what a coat leaves to be seen. */
+function seenAfter({ places, coats, bareWall }: Plan, index: number): readonly string[] {
+  const seen = places.map(({ id }) => coats[index].seen[id]);
+  const before = places.map(({ id }) => (index > 0 ? coats[index - 1].seen[id] : bareWall));
+  return seen.some((hex, at) => hex !== before[at]) ? seen : [];
 }
 
 /** A fading area pot by pot: what goes into each, and where it is strewn. */

@@ -1,5 +1,8 @@
+import { filmOf, hexOf, layOver } from '../colour';
 import type { CoatId, CoatOf, Design, Workshop } from '../design';
-import { trialPlan, type Plan } from '../plan';
+import { inkTint } from '../ink';
+import { groundUnder, trialPlan, type Plan } from '../plan';
+import { itemOf } from '../stock';
 
 /** How often a tinted coat is laid over itself at most; beyond that it is another recipe. */
 export const coatCounts = [1, 2, 3] as const;
@@ -10,7 +13,13 @@ export interface DeepPlace {
   readonly place: string;
   readonly name: string;
   readonly colours: readonly string[];
+  /** of one coat where its film is a quarter thinner and thicker than it should be, hex */
+  readonly thin: string;
+  readonly thick: string;
 }
+
+/** How much thinner and thicker than it should be a film comes out where it runs and pools, as a share of it. */
+const UNEVEN = 0.25;
 
 /** The tinted coat of a design by its id; null where it is of another kind, or gone. */
 export const inkCoat = (design: Pick<Design, 'coats'>, id: CoatId): CoatOf<'ink'> | null => {
@@ -33,11 +42,27 @@ export function afterCoats(design: Design, workshop: Workshop, id: CoatId): read
   const coat = inkCoat(design, id);
   if (!coat) return [];
   const plans = coatCounts.map((times) => trialPlan(laidTimes(design, coat, times), workshop));
-  return placesOf(plans[0], coat).map(({ id: place, name }) => ({
-    place,
-    name,
-    colours: plans.map(({ coats }) => coats[coats.length - 1].seen[place]),
-  }));
+  return placesOf(plans[0], coat).map(({ id: place, name }) => {
+    const [thin, thick] = [1 - UNEVEN, 1 + UNEVEN].map((share) =>
+      seenOfFilm(design, workshop, coat, { place, share, plan: plans[0] }),
+    );
+    return { place, name, colours: plans.map(({ coats }) => coats[coats.length - 1].seen[place]), thin, thick };
+  });
+}
+
+/** The same pot where its film is thinner or thicker than it should be. */
+function seenOfFilm(
+  design: Design,
+  workshop: Workshop,
+  coat: CoatOf<'ink'>,
+  { place, share, plan }: { readonly place: string; readonly share: number; readonly plan: Plan },
+): string {
+  const tints = plan.coats[plan.coats.length - 1].drops.flatMap(({ item, load, count }) => {
+    const ink = itemOf(workshop.shelf, item, 'ink');
+    return ink && count > 0 ? [inkTint(ink, load, coat.thickness * share)] : [];
+  });
+  const under = groundUnder(design, workshop, coat.id, place);
+  return under ? hexOf(layOver(filmOf(tints), under)) : plan.bareWall;
 }
 
 /** The places of the wall that a coat really lies on: areas, pots of those that fade, and parts of them between heights. */

@@ -49,10 +49,7 @@ async function layOut(
         columnGap: 14,
       },
       ...(card.coats.length > 0
-        ? [
-            { text: 'Coats, in order', font: 'Bricolage', fontSize: 11, margin: [0, 6, 0, 2] } satisfies Content,
-            coatsTable(card, fontSize),
-          ]
+        ? [{ text: card.grows, color: SOFT, margin: [0, 6, 0, 2] } satisfies Content, coatsTable(card, fontSize)]
         : []),
       ...lookAt(card),
       { text: card.health.join(' '), fontSize: fontSize * 0.85, color: SOFT, margin: [0, 6, 0, 0] },
@@ -108,6 +105,22 @@ function areasTable(card: Card): Content {
 const glittersText = (area: Card['areas'][number]): string =>
   area.glitters.map((glitter) => `${glitter.amount} ${glitter.name}`).join(' + ');
 
+/** Points that the colours after a coat are wide, all areas together, and tall. */
+const GROWS = 26;
+const TALL = 8;
+
+/** What is seen of each area after a coat, side by side. */
+const growthOf = (seen: readonly string[]): Content => ({
+  canvas: seen.map((color, at) => ({
+    type: 'rect' as const,
+    x: (at * GROWS) / seen.length,
+    y: 1,
+    w: GROWS / seen.length,
+    h: TALL,
+    color,
+  })),
+});
+
 function coatsTable(card: Card, fontSize: number): Content {
   // Where letters have to be small the lines draw closer too.
   const air = fontSize < 7 ? 1 : 1.8;
@@ -121,10 +134,11 @@ function coatsTable(card: Card, fontSize: number): Content {
       paddingBottom: () => air,
     },
     table: {
-      widths: [14, '*', 222, 9],
+      widths: [14, GROWS, '*', 200, 9],
       dontBreakRows: true,
       body: card.coats.map((coat) => [
         { text: String(coat.number), font: 'Bricolage', color: PEEL, fontSize: 10 },
+        growthOf(coat.seen),
         {
           stack: [
             {
