@@ -185,7 +185,11 @@ describe('a pot of several inks on a cup', () => {
   });
   test('an ink that is gone is told; nothing is offered off an empty shelf, or without resin', () => {
     const gone = inked({ also: [{ ink: 'long-gone', load: 1 }] });
-    expect(planOf(gone, workshop).findings.map(({ rule }) => rule)).toContain('no longer on the shelf');
+    const told = planOf(gone, workshop).findings.filter(({ rule }) => rule === 'no longer on the shelf');
+    expect(told.map(({ says }) => says)).toEqual(['Not all inks of this pot are on the shelf.']);
+    const none = planOf(gone, { ...workshop, shelf: [] });
+    expect(none.findings.filter(({ says }) => says.includes('inks of this pot'))).toHaveLength(1);
+    expect(none.coats[1].does).toContain('Then stir in the ink. Spread');
     expect(itemOf(workshop.shelf, 'long-gone', 'ink')).toBeUndefined();
     const empty = { ...workshop, shelf: workshop.shelf.filter(({ kind }) => kind !== 'ink') };
     expect(pots(inked(), empty, '#123456')).toEqual([]);

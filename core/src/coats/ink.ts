@@ -52,7 +52,7 @@ export const ink: CoatKind<'ink'> = {
       body: bodyOf({
         title: `Tinted resin: ${inks.length > 0 ? listText(inks.map(({ ink }) => ink.name)) : 'an ink no longer on the shelf'}`,
         where: whereText(coat, context),
-        does: `Measure A and B. ${stirText[context.settings.mixing]} Then stir in ${listText(doses)}${doses.includes('the drops') ? ` (${percentText(load / 100, 1)} load)` : ''}. Spread, carry over both edges, look again after 12 min.`,
+        does: `Measure A and B. ${stirText[context.settings.mixing]} Then stir in ${doses.length > 0 ? listText(doses) : 'the ink'}${doses.includes('the drops') ? ` (${percentText(load / 100, 1)} load)` : ''}. Spread, carry over both edges, look again after 12 min.`,
         needs: [...resinNeeds(resinItem), ...(inks.length > 0 ? inks.map(({ ink }) => ink.name) : ['the ink'])],
         waitsFor: 'Cured, sanded and washed resin under it, or one still tacky.',
         area,

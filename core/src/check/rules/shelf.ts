@@ -1,4 +1,4 @@
-import { itemsOfCoat } from '../../design';
+import { inksOf, itemsOfCoat } from '../../design';
 import { itemOf, type ShelfItem, type ShelfKind } from '../../stock';
 import type { Rule } from '../finding';
 
@@ -8,16 +8,17 @@ export const missingItem: Rule = {
     const gone = (shelf: readonly ShelfItem[], id: string, kind: ShelfKind) => !itemOf(shelf, id, kind);
     return [
       ...design.coats.flatMap((coat) =>
-        itemsOfCoat(coat)
-          .filter(({ id, kind }) => gone(workshop.shelf, id, kind))
-          .map(({ kind }) => ({
-            level: 'stop' as const,
-            coat: coat.id,
-            area: null,
-            says: `The ${kind} this coat uses isn’t on the shelf.`,
-            why: 'Its amounts and its colour can’t be worked out. Choose another.',
-            fix: null,
-          })),
+        [...new Set(itemsOfCoat(coat).flatMap(({ id, kind }) => (gone(workshop.shelf, id, kind) ? [kind] : [])))].map((kind) => ({
+          level: 'stop' as const,
+          coat: coat.id,
+          area: null,
+          says:
+            kind === 'ink' && inksOf(coat).length > 1
+              ? 'Not all inks of this pot are on the shelf.'
+              : `The ${kind} this coat uses isn’t on the shelf.`,
+          why: 'Its amounts and its colour can’t be worked out. Choose another.',
+          fix: null,
+        })),
       ),
       ...design.fades.flatMap(({ area, stops }) =>
         stops.some(({ base }) => base !== null && gone(workshop.shelf, base, 'paint'))
