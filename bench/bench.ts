@@ -1,5 +1,6 @@
 import { coreRows } from './core-bench';
 import { fieldRows } from './field-bench';
+import { inkRow } from './ink-bench';
 import { loadRows } from './load-bench';
 import { growthRow, largeRows } from './memory-bench';
 import { printTable } from './measure';
@@ -13,6 +14,7 @@ printTable([
   ...(await fieldRows()),
   ...fadeRows(),
   ...ringRows(),
+  inkRow(),
   ...(await surfaceRows()),
   ...loadRows(),
   ...(await largeRows()),
