@@ -49,7 +49,7 @@ test('what is laid under a mask stays off it until the mask is pulled', async ()
 });
 
 test('a coat that ends at two heights lies on that wall alone, and says so on the card', async () => {
-  await coatsOf('peat-fire', 'Scuff and degrease');
+  await coatsOf('thistle-weave', 'Scuff and degrease');
   await add('Base colour');
   await reads(browser, /Base colour: \w/, 'li.open');
   const whole = await shown('li.open');
@@ -62,7 +62,7 @@ test('a coat that ends at two heights lies on that wall alone, and says so on th
   await reads(browser, 'The upper height is at least 1 mm above the lower one.', 'li.open');
   expect(await violations(browser)).toEqual([]);
   await kept(browser);
-  await browser.get(`${program.address}/designs/peat-fire/card`);
+  await browser.get(`${program.address}/designs/thistle-weave/card`);
   await reads(browser, 'from 30 mm to 90 mm above the foot', '.sheet');
 });
 
