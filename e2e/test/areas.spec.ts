@@ -114,12 +114,12 @@ describe('sections round', () => {
     await reads(browser, /none left over/, '.rail');
     await reads(browser, '38 mm wide below', 'au-wrap-view');
     await reads(browser, '53.3 mm wide above', 'au-wrap-view');
-    // Handles of what faces away aren't drawn: the cup has turned to the fifth, and then to the third, which lies behind it.
-    await handle('au-cup-view', 'Left edge of Section 5');
+    // Handles of what faces away aren't drawn: the cup has turned to the first, and then to the third, which lies behind it.
+    await handle('au-cup-view', 'Right edge of Section 1');
     // Pressed on the flat wall: the third of five lies in the middle.
     await browser.findElement(By.css('au-wrap-view canvas')).click();
     await named(browser, 'input', 'Name of Section 3');
-    await handle('au-cup-view', 'Left edge of Section 3');
+    await handle('au-cup-view', 'Right edge of Section 3');
     await press(browser, 'Undo');
     await reads(browser, '2 areas', '.rail');
   });
