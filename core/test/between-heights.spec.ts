@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { coatSchema, designSchema, heightOf, planOf, regionArea, withCupFitted, type Plan } from '../src';
+import { cardOf, coatSchema, designSchema, heightOf, planOf, regionArea, withCupFitted, type Plan } from '../src';
 import { placeAt } from '../src/section';
 import { anyDesign, anyWorkshop } from './any-design';
 import { coat, demoFile, designWith, workshop } from './workshop';
@@ -106,6 +106,17 @@ test('a fade keeps its pots where a coat ends in the middle of one', () => {
       const pot = slices.find(({ id }) => place.id === id || place.id?.startsWith(`${id}/`));
       expect(plan.finished[place.id ?? '']).toBe(before.finished[pot?.id ?? '']);
     }
+});
+
+test('the card tells each area’s parts from the foot up, and nothing of what no area covers', () => {
+  const areas = [{ kind: 'band', id: 'low', name: 'Low', from: 0, to: 60 }];
+  const design = designWith([coat.base, blackTo40], { areas, blends: [] });
+  const plan = planOf(design, workshop);
+  const card = cardOf(plan, design, workshop.settings);
+  expect(card.grows).toContain('parts of one from the foot up');
+  expect(card.coats[1].seen).toEqual([colourAt(plan, 20), colourAt(plan, 50)]);
+  const plain = designWith([coat.base], { areas, blends: [] });
+  expect(cardOf(planOf(plain, workshop), plain, workshop.settings).grows).not.toContain('parts of one');
 });
 
 test('heights that no wall lies between are told, with a way out', () => {

@@ -110,8 +110,8 @@ test('which inks: told while they are looked for, offered as far as known, taken
   const ink = { ink: 'ink', name: 'Tarn', drops: 3, dose: 'drop', load: 1.2 } as const;
   const other = { ink: 'other', name: 'Fog', drops: 1, dose: 'scoop', load: 0.4 } as const;
   const pots = [
-    { inks: [ink], seen: '#304050', away: 4.2 },
-    { inks: [ink, other], seen: '#2f4e6e', away: 0.4 },
+    { inks: [ink], load: 1.2, seen: '#304050', away: 4.2 },
+    { inks: [ink, other], load: 1.6, seen: '#2f4e6e', away: 0.4 },
   ] as unknown as OfferedPots['pots'];
   known.next({ pots: pots.slice(0, 1), progress: 0.5, over: false });
   await settle();

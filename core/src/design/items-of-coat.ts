@@ -1,5 +1,5 @@
-import { shelfItemSchema, type ShelfKind } from '../stock';
-import type { Coat, CoatOf } from './coat';
+import { shelfItemSchema, type ShelfItem, type ShelfKind } from '../stock';
+import { MOST_INKS, type Coat, type CoatOf } from './coat';
 
 const kinds: readonly ShelfKind[] = shelfItemSchema.options.map(({ shape }) => shape.kind.value);
 
@@ -24,3 +24,16 @@ export const itemsOfCoat = (coat: Coat): readonly CoatItem[] => [
 /** The inks in the pot of a tinted coat, each with its load, % of the resin; none of another coat. */
 export const inksOf = (coat: Coat): readonly Pick<CoatOf<'ink'>, 'ink' | 'load'>[] =>
   coat.kind === 'ink' ? [{ ink: coat.ink, load: coat.load }, ...(coat.also ?? [])] : [];
+
+/** An ink beside others in a pot, with its load. */
+export type FurtherInk = NonNullable<CoatOf<'ink'>['also']>[number];
+
+/** % of the resin that a further ink begins with: little, so that what is there is not drowned. */
+const LITTLE = 0.5;
+
+/** What a further ink of a pot begins as: one of the shelf that isn't in it; null where there is none, or no room. */
+export function furtherInk(coat: CoatOf<'ink'>, shelf: readonly ShelfItem[]): FurtherInk | null {
+  const taken = inksOf(coat).map(({ ink }) => ink);
+  const free = shelf.find(({ id, kind }) => kind === 'ink' && !taken.includes(id));
+  return free && taken.length < MOST_INKS ? { ink: free.id, load: LITTLE } : null;
+}

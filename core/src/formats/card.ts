@@ -2,7 +2,7 @@ import { areaWords } from '../areas';
 import { healthNotes, typicalMaterials } from '../check';
 import type { PlannedCoat } from '../coats';
 import type { Design, Settings } from '../design';
-import { strewnAreas, type PlannedArea } from '../layout';
+import { LEFT_OVER, strewnAreas, type PlannedArea } from '../layout';
 import type { Plan } from '../plan';
 import type { PlannedPot } from '../pots';
 import {
@@ -92,7 +92,9 @@ export function cardOf(plan: Plan, design: Design, settings: Settings): Card {
       ),
       seen: seenAfter(plan, index),
     })),
-    grows: 'Coats in order. Beside them: what is seen of each area once a coat is on, left to right as listed above.',
+    grows: `Coats in order. Beside them: what is seen of each area once a coat is on, left to right as listed above${
+      design.coats.some((coat) => 'between' in coat && coat.between) ? ', parts of one from the foot up' : ''
+    }.`,
     totals: tallyOf(plan, units),
     look: plan.findings
       .filter(({ level, rule }) => level !== 'tip' || rule === typicalMaterials.name)
@@ -104,8 +106,9 @@ export function cardOf(plan: Plan, design: Design, settings: Settings): Card {
 
 /** How the cup grows: what a coat leaves to be seen. */
 function seenAfter({ places, coats, bareWall }: Plan, index: number): readonly string[] {
-  const seen = places.map(({ id }) => coats[index].seen[id]);
-  const before = places.map(({ id }) => (index > 0 ? coats[index - 1].seen[id] : bareWall));
+  const listed = places.filter(({ area }) => area !== LEFT_OVER);
+  const seen = listed.map(({ id }) => coats[index].seen[id]);
+  const before = listed.map(({ id }) => (index > 0 ? coats[index - 1].seen[id] : bareWall));
   return seen.some((hex, at) => hex !== before[at]) ? seen : [];
 }
 

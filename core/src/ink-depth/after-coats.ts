@@ -1,7 +1,7 @@
-import { filmOf, hexOf, layOver } from '../colour';
+import { hexOf, layOver } from '../colour';
 import type { CoatId, CoatOf, Design, Workshop } from '../design';
-import { inkTint } from '../ink';
-import { groundUnder, trialPlan, type Plan } from '../plan';
+import { potFilm } from '../ink';
+import { groundsUnder, trialPlan, type Plan } from '../plan';
 import { itemOf } from '../stock';
 
 /** How often a tinted coat is laid over itself at most; beyond that it is another recipe. */
@@ -42,27 +42,16 @@ export function afterCoats(design: Design, workshop: Workshop, id: CoatId): read
   const coat = inkCoat(design, id);
   if (!coat) return [];
   const plans = coatCounts.map((times) => trialPlan(laidTimes(design, coat, times), workshop));
+  const under = groundsUnder(design, workshop, id);
+  const inks = (plans[0].coats.at(-1)?.drops ?? []).flatMap(({ item, load }) => {
+    const ink = itemOf(workshop.shelf, item, 'ink');
+    return ink ? [{ ink, load }] : [];
+  });
+  const films = [1 - UNEVEN, 1 + UNEVEN].map((share) => potFilm(inks, coat.thickness * share));
   return placesOf(plans[0], coat).map(({ id: place, name }) => {
-    const [thin, thick] = [1 - UNEVEN, 1 + UNEVEN].map((share) =>
-      seenOfFilm(design, workshop, coat, { place, share, plan: plans[0] }),
-    );
+    const [thin, thick] = films.map((film) => hexOf(layOver(film, under[place].spectrum)));
     return { place, name, colours: plans.map(({ coats }) => coats[coats.length - 1].seen[place]), thin, thick };
   });
-}
-
-/** The same pot where its film is thinner or thicker than it should be. */
-function seenOfFilm(
-  design: Design,
-  workshop: Workshop,
-  coat: CoatOf<'ink'>,
-  { place, share, plan }: { readonly place: string; readonly share: number; readonly plan: Plan },
-): string {
-  const tints = plan.coats[plan.coats.length - 1].drops.flatMap(({ item, load, count }) => {
-    const ink = itemOf(workshop.shelf, item, 'ink');
-    return ink && count > 0 ? [inkTint(ink, load, coat.thickness * share)] : [];
-  });
-  const under = groundUnder(design, workshop, coat.id, place);
-  return under ? hexOf(layOver(filmOf(tints), under)) : plan.bareWall;
 }
 
 /** The places of the wall that a coat really lies on: areas, pots of those that fade, and parts of them between heights. */

@@ -1,5 +1,5 @@
 import { deltaE2000, labOf, reflectanceOf, type Lab } from '../colour';
-import type { CoatId, CoatOf, Design, Workshop } from '../design';
+import { inksOf, type CoatId, type CoatOf, type Design, type Workshop } from '../design';
 import { MOST_DROPS, MOST_OFFERED_LOAD } from '../ink';
 import { trialPlan } from '../plan';
 import { itemOf } from '../stock';
@@ -34,8 +34,11 @@ export function dropsForColour(
   const ml = once.coats[once.coats.length - 1].mix?.mix ?? 0;
   if (ml === 0 || !placesOf(once, coat).some((one) => one.id === place)) return [];
   const loadOf = (drops: number) => (drops * ink.dropMl * 100) / ml;
+  const beside = inksOf(coat)
+    .slice(1)
+    .reduce((sum, { load }) => sum + load, 0);
   const counts = Array.from({ length: MOST_DROPS }, (_, i) => i + 1).filter(
-    (drops) => drops === 1 || loadOf(drops) <= MOST_OFFERED_LOAD,
+    (drops) => drops === 1 || loadOf(drops) + beside <= MOST_OFFERED_LOAD,
   );
   const target = labOf(reflectanceOf(wanted));
   return coatCounts

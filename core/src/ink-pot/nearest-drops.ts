@@ -19,9 +19,9 @@ export interface Pot {
   readonly away: number;
 }
 
-/** The nearest pot of each number of inks. */
+/** What a search has come to. */
 export interface PotAnswer {
-  /** nothing of that many inks is nearer, ΔE00, than the one before; left out where none is */
+  /** the nearest of one ink, of two, of three; left out where it is no visibly nearer than one of fewer */
   readonly pots: readonly Pot[];
   /** 0..1 */
   readonly progress: number;

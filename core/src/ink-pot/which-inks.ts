@@ -1,7 +1,7 @@
-import { hexOf, labOf, layOver, filmOf, reflectanceOf, type Spectrum } from '../colour';
+import { hexOf, labOf, layOver, reflectanceOf } from '../colour';
 import type { CoatId, CoatOf, Design, Workshop } from '../design';
-import { doseOf, inkTint, MOST_OFFERED_LOAD, type InkDose } from '../ink';
-import { groundUnder, trialPlan } from '../plan';
+import { doseOf, inkTint, MOST_OFFERED_LOAD, potFilm, type InkDose } from '../ink';
+import { groundsUnder, trialPlan } from '../plan';
 import type { ItemOf } from '../stock';
 import { nearestDrops, type Pot, type PotAnswer, type PotQuestion } from './nearest-drops';
 
@@ -18,6 +18,8 @@ export interface OfferedInk {
 /** A pot of inks that comes near a colour. */
 export interface OfferedPot {
   readonly inks: readonly OfferedInk[];
+  /** of all together, % of the resin */
+  readonly load: number;
   /** hex of what is seen of it over the coats below */
   readonly seen: string;
   /** ΔE00 from the colour wanted */
@@ -48,9 +50,9 @@ export interface InkWish {
 export function* whichInks(design: Design, workshop: Workshop, wish: InkWish): Generator<OfferedPots, OfferedPots> {
   const asked = askedOf(design, workshop, wish);
   if (!asked) return { pots: [], progress: 1, over: true };
-  const { question, inks, ml } = asked;
+  const { question } = asked;
   const offered = ({ pots, progress }: PotAnswer, over: boolean): OfferedPots => ({
-    pots: pots.map((pot) => offer(pot, { inks, ml, under: question.under, drop: question.drop })),
+    pots: pots.map((pot) => offer(pot, asked)),
     progress,
     over,
   });
@@ -62,35 +64,40 @@ export function* whichInks(design: Design, workshop: Workshop, wish: InkWish): G
   }
 }
 
-function askedOf(design: Design, workshop: Workshop, { coat: id, place, wanted, size }: InkWish) {
+/** A wish as the search takes it, and what its pots are read back with. */
+interface Asked {
+  readonly question: PotQuestion;
+  readonly inks: readonly ItemOf<'ink'>[];
+  /** of resin */
+  readonly ml: number;
+  /** mm */
+  readonly thickness: number;
+}
+
+function askedOf(design: Design, workshop: Workshop, { coat: id, place, wanted, size }: InkWish): Asked | null {
   const coat = design.coats.find((one): one is CoatOf<'ink'> => one.id === id && one.kind === 'ink');
-  const under = groundUnder(design, workshop, id, place);
+  const grounds = groundsUnder(design, workshop, id);
   const ml = trialPlan(design, workshop).coats.find((one) => one.id === id)?.mix?.mix ?? 0;
   const inks = workshop.shelf.filter((item): item is ItemOf<'ink'> => item.kind === 'ink');
-  if (!coat || !under || ml === 0) return null;
+  if (!coat || !(place in grounds) || ml === 0) return null;
   const dropMl = inks.map((ink) => ink.dropMl);
   const question: PotQuestion = {
-    under,
+    under: grounds[place].spectrum,
     target: labOf(reflectanceOf(wanted)),
     drop: inks.map((ink) => inkTint(ink, (ink.dropMl * 100) / ml, coat.thickness)),
     dropMl,
     mostMl: (MOST_OFFERED_LOAD / 100) * ml,
     size,
   };
-  return { question, inks, ml };
+  return { question, inks, ml, thickness: coat.thickness };
 }
 
-function offer(
-  { inks: picked, drops, away }: Pot,
-  { inks, ml, under, drop }: { inks: readonly ItemOf<'ink'>[]; ml: number; under: Spectrum; drop: PotQuestion['drop'] },
-): OfferedPot {
-  const times = picked.map((at, i) => ({ K: drop[at].K.map((v) => v * drops[i]), S: drop[at].S.map((v) => v * drops[i]) }));
+function offer({ inks: picked, drops, away }: Pot, { question, inks, ml, thickness }: Asked): OfferedPot {
+  const pot = picked.map((at, i) => ({ ink: inks[at], drops: drops[i], load: (drops[i] * inks[at].dropMl * 100) / ml }));
   return {
-    inks: picked.map((at, i) => {
-      const { id, name, dropMl } = inks[at];
-      return { ink: id, name, drops: drops[i], dose: doseOf(inks[at]), load: (drops[i] * dropMl * 100) / ml };
-    }),
-    seen: hexOf(layOver(filmOf(times), under)),
+    inks: pot.map(({ ink, drops, load }) => ({ ink: ink.id, name: ink.name, drops, dose: doseOf(ink), load })),
+    load: pot.reduce((sum, { load }) => sum + load, 0),
+    seen: hexOf(layOver(potFilm(pot, thickness), question.under)),
     away,
   };
 }

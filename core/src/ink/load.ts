@@ -27,8 +27,12 @@ export function inkTint(ink: InkEffect, load: number, thickness: number): Tint {
   }
 }
 
+/** The film of resin with some inks in one pot, each at its load; of none a clear one. */
+export const potFilm = (inks: readonly { readonly ink: InkEffect; readonly load: number }[], thickness: number): Film =>
+  filmOf(inks.map(({ ink, load }) => inkTint(ink, load, thickness)));
+
 /** The tinted film of one ink. */
-export const inkFilm = (ink: InkEffect, load: number, thickness: number): Film => filmOf([inkTint(ink, load, thickness)]);
+export const inkFilm = (ink: InkEffect, load: number, thickness: number): Film => potFilm([{ ink, load }], thickness);
 
 /** % of the resin beyond which ink is too much to be offered; the check says so too. */
 export const MOST_OFFERED_LOAD = 5;

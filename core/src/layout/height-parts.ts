@@ -1,17 +1,11 @@
 import type { Coat, CoatHeights } from '../design';
 import { bandRegion, onGrid, wallMeasure, within, type Region } from '../regions';
 import { rememberEach } from '../remember';
-import { heightOf, type Station } from '../vessel';
-
-/** Heights of the wall, mm above the foot. */
-export interface Heights {
-  readonly from: number;
-  readonly to: number;
-}
+import { coatedHeight, heightOf, type Cup, type Station } from '../vessel';
 
 /** What of a place lies between two heights at which some coat ends. */
 export interface HeightPart {
-  readonly heights: Heights;
+  readonly heights: CoatHeights;
   readonly region: Region;
   /** cm² */
   readonly size: number;
@@ -26,8 +20,15 @@ export function coatEnds(coats: readonly Coat[], top: number): readonly number[]
   return [...new Set(ends)].filter((mm) => mm > 0 && mm < top).sort((one, other) => one - other);
 }
 
+/** Heights that a coat begins with once it shall end at some: the middle third of the wall, to the mm. */
+export function startingHeights(cup: Cup): CoatHeights {
+  const third = coatedHeight(cup) / 3;
+  const from = Math.round(third);
+  return { from, to: Math.max(from + 1, Math.round(2 * third)) };
+}
+
 /** Whether what lies at some heights belongs to a coat that goes from one height to another. */
-export const liesBetween = (heights: Heights | undefined, { from, to }: CoatHeights): boolean =>
+export const liesBetween = (heights: CoatHeights | undefined, { from, to }: CoatHeights): boolean =>
   heights !== undefined && heights.from >= from - 1e-9 && heights.to <= to + 1e-9;
 
 /** A place of the wall parted at the heights where coats end, from the foot up. */

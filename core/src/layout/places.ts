@@ -1,8 +1,9 @@
 import type { AreaId } from '../areas';
+import type { CoatHeights } from '../design';
 import type { Region } from '../regions';
 import type { Station } from '../vessel';
 import type { FadeSlice } from './fade-slices';
-import { partedAt, partName, type Heights } from './height-parts';
+import { partedAt, partName } from './height-parts';
 import type { PlannedArea, PlannedAreas } from './planned-areas';
 
 /* With a “/”, which no area's id has. */
@@ -39,7 +40,7 @@ interface WallPlace extends PlannedPlace {
   /** cm² */
   readonly size: number;
   /** null where no coat ends at a height, and of what isn't on the wall */
-  readonly heights: Heights | null;
+  readonly heights: CoatHeights | null;
 }
 
 /** Every place that coats can lie on: areas, pots of those that fade, parts of them, and the three that no area covers. */
@@ -55,7 +56,7 @@ export interface CupPlaces {
   /** the parts of a place that coats part at a height, itself for one of them */
   readonly parts: Readonly<Record<string, readonly string[]>>;
   /** of every place of the wall, once some coat ends at a height */
-  readonly heights: Readonly<Record<string, Heights>>;
+  readonly heights: Readonly<Record<string, CoatHeights>>;
 }
 
 /** The wall of a cup that was split up, parted further at the heights where coats end. */

@@ -1,4 +1,4 @@
-import type { Spectrum } from '../colour';
+import type { Grounds } from '../coats';
 import type { CoatId, Design, Workshop } from '../design';
 import { createWorkPlanner } from './plan-of';
 import type { Plan } from './plan';
@@ -9,8 +9,6 @@ const trial = createWorkPlanner();
 /** Plans what is only tried out. */
 export const trialPlan = (...given: Parameters<typeof trial>): Plan => trial(...given).plan;
 
-/** What a coat of a design finds at a place; null where there is no such coat or place. */
-export const groundUnder = (design: Design, workshop: Workshop, coat: CoatId, place: string): Spectrum | null => {
-  const step = trial(design, workshop).steps.find((one) => one.coat.id === coat);
-  return step && place in step.before ? step.before[place].spectrum : null;
-};
+/** What a coat of a design finds at each place; nothing where there is no such coat. */
+export const groundsUnder = (design: Design, workshop: Workshop, coat: CoatId): Grounds =>
+  trial(design, workshop).steps.find((one) => one.coat.id === coat)?.before ?? {};

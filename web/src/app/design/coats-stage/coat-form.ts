@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
 import {
   baseWays,
-  coatedHeight,
   coatSchema,
   faultsOf,
   itemsOfCoat,
+  startingHeights,
   type AreaId,
   type Coat,
   type Design,
@@ -108,13 +108,8 @@ export class CoatForm {
     this.refused.set({ field: at, sentence: faultsOf(read.error)[0]?.sentence ?? 'This can’t be kept.' });
   }
 
-  /** Begins with the middle third of the wall, to the mm. */
   protected bound(ends: boolean): void {
-    const third = coatedHeight(this.design().cup) / 3;
-    this.set(
-      'between',
-      ends ? { from: Math.round(third), to: Math.max(Math.round(third) + 1, Math.round(2 * third)) } : undefined,
-    );
+    this.set('between', ends ? startingHeights(this.design().cup) : undefined);
   }
 
   protected why(field: string): string | null {

@@ -56,15 +56,14 @@ export class AreaList {
     this.design().areas.map((area) => {
       // While a long layout is worked out the plan is still the one before: a new area isn't in it yet.
       const planned = this.plan().areas.areas.find(({ id }) => id === area.id) ?? null;
-      return {
-        area,
-        planned,
-        colour: areaSwatch(this.plan(), area.id),
-        line: this.lineOf(area, planned),
-        mirrors: areaMirrored(area) !== null,
-      };
+      return { area, planned, colour: areaSwatch(this.plan(), area.id), line: this.lineOf(area, planned) };
     }),
   );
+  /** whether the chosen area is another one mirrored */
+  protected readonly mirrors = computed(() => {
+    const area = this.design().areas.find(({ id }) => id === this.chosen());
+    return area !== undefined && areaMirrored(area) !== null;
+  });
   protected readonly sections = computed(() => this.design().areas.filter(({ kind }) => kind === 'wedge').length);
   protected readonly findings = computed(() => this.plan().findings.filter(({ area }) => area !== null));
 

@@ -1,21 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
-import {
-  countText,
-  differenceWords,
-  doseOf,
-  faultsOf,
-  hexSchema,
-  inksOf,
-  itemOf,
-  percentText,
-  type CoatOf,
-  type Design,
-} from '@aurantia/core';
-import { placesOf, withInkDepth, type InkDepth } from '@aurantia/core/ink-depth';
+import { countText, doseOf, faultsOf, hexSchema, inksOf, itemOf, type CoatOf, type Design } from '@aurantia/core';
+import { placesOf, withInkDepth } from '@aurantia/core/ink-depth';
 import { catchError, debounceTime, EMPTY, switchMap } from 'rxjs';
 import { v7 } from 'uuid';
-import { BUTTONS } from '../../../parts/buttons';
 import { ColourField } from '../../../parts/fields/colour-field';
 import { Pick } from '../../../parts/fields/pick';
 import { Notices } from '../../../services/notices';
@@ -24,6 +12,7 @@ import { WorkshopMemory } from '../../../services/workshop';
 import type { DepthAnswer } from '../../../workers/suggestions-request';
 import { OpenDesign } from '../../open-design';
 import { DesignSession } from '../../session';
+import { Offers, offerWords, type Offer } from './offers';
 import { WhichInks } from './which-inks';
 
 /** ms without a change before it is worked out anew. */
@@ -33,10 +22,10 @@ const times = { 1: 'one coat', 2: 'each of two coats', 3: 'each of three coats' 
 /** How deep a tinted coat comes out in one, two and three coats, and how many drops a wanted colour takes. */
 @Component({
   selector: 'au-ink-depth',
-  imports: [BUTTONS, ColourField, Pick, WhichInks],
+  imports: [ColourField, Offers, Pick, WhichInks],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './ink-depth.html',
-  styleUrls: ['./offers.scss', './ink-depth.scss'],
+  styleUrl: './ink-depth.scss',
 })
 export class InkDepthPanel {
   private readonly suggested = inject(SuggestedCoats);
@@ -75,14 +64,14 @@ export class InkDepthPanel {
       ),
     ),
   );
-  protected readonly found = computed(() => {
+  private readonly found = computed(() => this.answer()?.depths ?? []);
+  protected readonly offers = computed<readonly Offer[]>(() => {
     const ink = itemOf(this.memory.shelf(), this.coat().ink, 'ink');
     const beside = inksOf(this.coat()).length > 1;
-    return (this.answer()?.depths ?? []).map((depth) => ({
-      depth,
+    return this.found().map((depth) => ({
+      seen: depth.seen,
       drops: `${countText(depth.drops, ink ? doseOf(ink) : 'drop')}${beside && ink ? ` of ${ink.name}` : ''} in ${times[depth.coats]}`,
-      load: percentText(depth.load / 100, 1),
-      words: `${differenceWords(depth.away).word}, ${depth.away.toFixed(1)} away`,
+      words: offerWords(depth),
     }));
   });
   protected readonly refused = signal<string | null>(null);
@@ -93,7 +82,8 @@ export class InkDepthPanel {
     if (read.success) this.wanted.set(read.data);
   }
 
-  protected take(depth: InkDepth): void {
+  protected take(at: number): void {
+    const depth = this.found()[at];
     const refused = this.session.change((design) => withInkDepth(design, this.coat().id, depth, v7));
     if (refused) this.notices.failed(new Error(refused));
   }

@@ -1,13 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
-import { countText, differenceWords, listText, MOST_INKS, percentText, type CoatId, type Design } from '@aurantia/core';
-import { withInks, type OfferedPot, type OfferedPots } from '@aurantia/core/ink-pot';
+import { countText, listText, MOST_INKS, percentText, type CoatId, type Design } from '@aurantia/core';
+import { withInks, type OfferedPots } from '@aurantia/core/ink-pot';
 
 import { catchError, debounceTime, EMPTY, startWith, switchMap } from 'rxjs';
-import { BUTTONS } from '../../../parts/buttons';
 import { Notices } from '../../../services/notices';
 import { SuggestedCoats } from '../../../services/suggested-coats';
 import { DesignSession } from '../../session';
+import { Offers, offerWords, type Offer } from './offers';
 
 /** ms without a change before the shelf is looked through */
 const QUIET = 300;
@@ -15,10 +15,10 @@ const QUIET = 300;
 /** Which inks of the shelf, one, two or three in a pot, come nearest to a colour in a tinted coat. */
 @Component({
   selector: 'au-which-inks',
-  imports: [BUTTONS],
+  imports: [Offers],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './which-inks.html',
-  styleUrl: './offers.scss',
+  styleUrl: './which-inks.scss',
 })
 export class WhichInks {
   private readonly suggested = inject(SuggestedCoats);
@@ -48,11 +48,12 @@ export class WhichInks {
       ),
     ),
   );
-  protected readonly offers = computed(() =>
-    (this.answer()?.pots ?? []).map((pot) => ({
-      pot,
+  private readonly pots = computed(() => this.answer()?.pots ?? []);
+  protected readonly offers = computed<readonly Offer[]>(() =>
+    this.pots().map((pot) => ({
+      seen: pot.seen,
       drops: listText(pot.inks.map(({ drops, dose, name }) => `${countText(drops, dose)} of ${name}`)),
-      words: `${percentText(pot.inks.reduce((sum, { load }) => sum + load, 0) / 100, 1)} of the resin; ${differenceWords(pot.away).word}, ${pot.away.toFixed(1)} away`,
+      words: offerWords(pot),
     })),
   );
   protected readonly state = computed(() => {
@@ -63,7 +64,8 @@ export class WhichInks {
     return `No drops of these inks come nearer in one coat.${more}`;
   });
 
-  protected take(pot: OfferedPot): void {
+  protected take(at: number): void {
+    const pot = this.pots()[at];
     const refused = this.session.change((design) => withInks(design, this.coat(), pot));
     if (refused) this.notices.failed(new Error(refused));
   }
