@@ -39,7 +39,7 @@ function coatOn(planned: PlannedCoat, coat: Coat, { shelf, settings }: Workshop,
   const resin = 'resin' in coat && coat.resin !== null ? itemOf(shelf, coat.resin, 'resin') : undefined;
   const batch =
     resin && mix && area !== null && thickness !== null
-      ? batchFor({ area: cups * area, thickness, fill: cups * mix.fill }, resin, settings)
+      ? batchFor({ area: cups * area, thickness, fill: cups * mix.fill, held: cups * mix.held }, resin, settings)
       : null;
   return {
     batch,
@@ -48,7 +48,10 @@ function coatOn(planned: PlannedCoat, coat: Coat, { shelf, settings }: Workshop,
       area: area === null ? null : cups * area,
       handsOn: cups * handsOn,
       mix: batch?.each ?? mix,
-      drops: batch ? drops.map((one) => dosed(one, coat, batch, shelf)) : drops,
+      drops: drops.map((one, at) => {
+        const ml = batch?.each.mix ?? (planned.strings?.pots.at(at)?.ml ?? 0) * cups;
+        return ml > 0 ? dosed(one, coat, ml, shelf) : one;
+      }),
       pours: pours.map((pour) => ({
         ...pour,
         ml: cups * pour.ml,
@@ -61,10 +64,10 @@ function coatOn(planned: PlannedCoat, coat: Coat, { shelf, settings }: Workshop,
 }
 
 /** The load follows the drops that are counted into a pot. */
-function dosed(drops: PlannedDrops, coat: Coat, { each }: Batch, shelf: Workshop['shelf']): PlannedDrops {
+function dosed(drops: PlannedDrops, coat: Coat, ml: number, shelf: Workshop['shelf']): PlannedDrops {
   const ink = itemOf(shelf, drops.item, 'ink');
   const wished = inksOf(coat).find((one) => one.ink === drops.item)?.load ?? 0;
-  const counted = ink ? dropsFor(wished, each.mix, ink.dropMl) : { drops: 0, load: 0 };
+  const counted = ink ? dropsFor(wished, ml, ink.dropMl) : { drops: 0, load: 0 };
   return { ...drops, count: counted.drops, load: counted.load };
 }
 

@@ -39,7 +39,12 @@ export function sharedBatches(
     if (run.length < 2 || !resin || mixes.length < run.length) return [];
     const sum = (of: (mix: (typeof mixes)[number]) => number) => mixes.reduce((all, mix) => all + of(mix), 0);
     // Films of several thicknesses: their ml count, not their cm².
-    const cover = { area: 10 * sum(({ film }) => film), thickness: 1, fill: sum(({ fill }) => fill) };
+    const cover = {
+      area: 10 * sum(({ film }) => film),
+      thickness: 1,
+      fill: sum(({ fill }) => fill),
+      held: sum(({ held }) => held),
+    };
     const together = mixOf(resin, cover, settings);
     const saved = sum(({ mix }) => mix) - together.mix;
     return saved <= 0

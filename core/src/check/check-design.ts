@@ -34,6 +34,7 @@ import { motifShows } from './rules/motif-shows';
 import { outlineCovers, pieceOffTheCup, pieceUnderHandle, stripFits } from './rules/pieces';
 import { rimLine } from './rules/rim-line';
 import { sealFilm } from './rules/seal-film';
+import { stringsAlong, stringsEnd, stringsInWet, stringsRest, stringsRun } from './rules/strings';
 import { glueForNothing, glueOnSoftGlue, intoSoftCoat } from './rules/soft-coats';
 
 /** Every rule of the check; one file a subject. */
@@ -55,6 +56,11 @@ export const rules: readonly Rule[] = [
   glueOnSoftGlue,
   glueForNothing,
   intoSoftCoat,
+  stringsInWet,
+  stringsAlong,
+  stringsEnd,
+  stringsRun,
+  stringsRest,
   loosePowder,
   sealFilm,
   pieceOffTheCup,

@@ -13,6 +13,7 @@ import {
 import { frontAngle, heightOf } from '../vessel';
 import type { CoatGroup } from './coat-kind';
 import { coatKinds } from './coat-kinds';
+import { intoWet } from './resin';
 
 /** What a new coat of a kind begins with, from what is on the shelf. */
 export function startingCoat<Kind extends CoatKindName>(
@@ -46,7 +47,7 @@ export function placeForCoat(kind: CoatKindName, { coats }: Pick<Design, 'coats'
   if (at >= 0) return coats.at(at + 1)?.id ?? null;
   // What goes into wet resin follows the last coat of it, as long as nothing lies on that.
   const film = coats.findLastIndex(isFilm);
-  if ((kind === 'sprinkle' || kind === 'dab') && film >= 0) return coats.at(film + 1)?.id ?? null;
+  if (intoWet.includes(kind) && film >= 0) return coats.at(film + 1)?.id ?? null;
   // What belongs at the end stands there already in most plans; only the last of it counts, a rest between coats doesn't.
   const after = later[coatKinds[kind].group];
   const rests = coats.at(-1)?.kind === 'rest' && after.includes('end') ? coats.length - 1 : coats.length;

@@ -2,7 +2,7 @@ import type { Spectrum } from '../colour';
 import type { CoatedWhere, CoatHeights, CoatKindName, CoatOf, Settings } from '../design';
 import { liesBetween, type CupPlaces } from '../layout';
 import { cureFactor } from '../resin';
-import type { ShelfItem } from '../stock';
+import type { ItemOf, ShelfItem } from '../stock';
 import type { Station } from '../vessel';
 import { lengthText, listText } from '../units';
 import type { Grounds } from './ground';
@@ -28,6 +28,8 @@ export interface CoatContext extends CupPlaces {
   readonly next: CoatKindName | null;
   /** what the soft coat under it still needs once nothing more is laid into it */
   readonly setting: Setting;
+  /** ml of this coat's resin that the coats laid into it want held back */
+  readonly heldBack: number;
   /** places that a mask keeps covered while this coat is laid */
   readonly covered: ReadonlySet<string>;
   readonly stations: readonly Station[];
@@ -36,6 +38,15 @@ export interface CoatContext extends CupPlaces {
 /** What a soft coat still needs; of resin also when it is tacky, for what is laid on it then. */
 export interface Setting extends PlannedWait {
   readonly tack?: PlannedWait;
+  /** the wet resin itself */
+  readonly wet?: WetResin;
+}
+
+/** Resin just spread, that colour may be laid into. */
+export interface WetResin {
+  readonly item: ItemOf<'resin'>;
+  /** mm */
+  readonly thickness: number;
 }
 
 export type CoatBody = Omit<PlannedCoat, 'id' | 'kind' | 'seen' | 'thick'>;
@@ -80,6 +91,7 @@ export function bodyOf(body: Pick<CoatBody, 'title' | 'does' | 'waitsFor' | 'han
     mix: null,
     pours: [],
     drops: [],
+    strings: null,
     uses: [],
     cautions: [],
     ...body,

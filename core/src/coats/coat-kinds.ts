@@ -14,6 +14,7 @@ import { rim } from './rim';
 import { sheet } from './sheet';
 import { sprinkle } from './sprinkle';
 import { strip } from './strip';
+import { strings } from './strings';
 import { tag } from './tag';
 import { unmask } from './unmask';
 import { glitter } from './glitter';
@@ -44,6 +45,7 @@ export const coatKinds = {
   sand,
   rim,
   ink,
+  strings,
   dab,
   strip,
   outline,

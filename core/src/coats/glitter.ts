@@ -122,7 +122,7 @@ export function bedOf(
 }
 
 /** What goes into a coat that is still soft. */
-const intoSoft: readonly CoatKindName[] = ['glitter', 'press', 'sprinkle', 'buff', 'dab'];
+const intoSoft: readonly CoatKindName[] = ['glitter', 'press', 'sprinkle', 'buff', 'strings', 'dab'];
 
 /** What bonds to resin by itself while it is tacky. */
 export const ontoTacky: readonly CoatKindName[] = ['resin', 'ink', 'glue'];

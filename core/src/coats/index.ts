@@ -8,6 +8,7 @@ export { rememberedLight, type Light } from './light';
 export * from './batch';
 export { mixOf, type ToCover } from './mixing';
 export { heldDepth } from './glitter';
+export { intoWet } from './resin';
 export { amountUsed } from './used';
 export * from './change-coats';
 export * from './lacking';

@@ -4,7 +4,7 @@ import { itemOf } from '../stock';
 import { listText, percentText } from '../units';
 import { areaOf, bodyOf, placesOf, whereText, type CoatKind } from './coat-kind';
 import { mixOf } from './mixing';
-import { rawFill, RESIN_CARE, resinNeeds, resinWait, resinSets, stirText, underResin } from './resin';
+import { heldText, rawFill, RESIN_CARE, resinNeeds, resinWait, wetResin, stirText, underResin } from './resin';
 import { underFilm } from './under-film';
 import { NOTHING } from './used';
 
@@ -31,7 +31,9 @@ export const ink: CoatKind<'ink'> = {
     const places = placesOf(coat, context);
     const area = areaOf(places, context);
     const fill = rawFill(grounds, places, context);
-    const mix = resinItem ? mixOf(resinItem, { area, thickness: coat.thickness, fill }, context.settings) : null;
+    const mix = resinItem
+      ? mixOf(resinItem, { area, thickness: coat.thickness, fill, held: context.heldBack }, context.settings)
+      : null;
     const counted = inks.map(({ ink, load }) => ({
       ink,
       ...(mix ? dropsFor(load, mix.mix, ink.dropMl) : { drops: 0, load: 0 }),
@@ -48,11 +50,11 @@ export const ink: CoatKind<'ink'> = {
     const laid = underResin(grounds, places, coat.thickness);
     return {
       grounds: underFilm(laid, places, film, context),
-      setting: resinSets(resinItem, context),
+      setting: wetResin(resinItem, coat.thickness, context),
       body: bodyOf({
         title: `Tinted resin: ${inks.length > 0 ? listText(inks.map(({ ink }) => ink.name)) : 'an ink no longer on the shelf'}`,
         where: whereText(coat, context),
-        does: `Measure A and B. ${stirText[context.settings.mixing]} Then stir in ${doses.length > 0 ? listText(doses) : 'the ink'}${doses.includes('the drops') ? ` (${percentText(load / 100, 1)} load)` : ''}. Spread, carry over both edges, look again after 12 min.`,
+        does: `Measure A and B. ${stirText[context.settings.mixing]}${heldText(context)} Then stir in ${doses.length > 0 ? listText(doses) : 'the ink'}${doses.includes('the drops') ? ` (${percentText(load / 100, 1)} load)` : ''}. Spread, carry over both edges, look again after 12 min.`,
         needs: [...resinNeeds(resinItem), ...(inks.length > 0 ? inks.map(({ ink }) => ink.name) : ['the ink'])],
         waitsFor: 'Cured, sanded and washed resin under it, or one still tacky.',
         area,

@@ -1,10 +1,11 @@
-import type { Coat } from '../design';
+import { isFilm, type Coat } from '../design';
 import { sameFields } from '../remember';
 import type { CoatContext, LaidCoat, Setting } from './coat-kind';
 import { layCoat } from './coat-kinds';
 import type { Grounds } from './ground';
 import type { Light } from './light';
 import type { PlannedCoat } from './planned-coat';
+import { intoWet } from './resin';
 
 /** One coat with the cup before and after it. */
 export interface Step {
@@ -22,7 +23,7 @@ function coveredIn(grounds: Grounds): ReadonlySet<string> {
   return places.length === 0 ? NOTHING_COVERED : new Set(places);
 }
 
-type Bench = Omit<CoatContext, 'next' | 'setting' | 'covered'>;
+type Bench = Omit<CoatContext, 'next' | 'setting' | 'covered' | 'heldBack'>;
 
 /** Where the work stands between two coats. */
 interface Standing {
@@ -35,6 +36,7 @@ interface Standing {
 interface LaidStep {
   readonly step: Step;
   readonly next: Coat['kind'] | null;
+  readonly heldBack: number;
   readonly then: Standing;
 }
 
@@ -47,7 +49,10 @@ export function createCoatLayer(): (coats: readonly Coat[], start: Grounds, benc
   return (coats, start, bench) => {
     const before = last !== null && last.start === start && sameFields(last.bench, bench) ? last.laid : [];
     const nextOf = (at: number) => coats.at(at + 1)?.kind ?? null;
-    const differs = coats.findIndex((coat, at) => before.at(at)?.step.coat !== coat || before[at].next !== nextOf(at));
+    const differs = coats.findIndex(
+      (coat, at) =>
+        before.at(at)?.step.coat !== coat || before[at].next !== nextOf(at) || before[at].heldBack !== heldBackOf(coats, at),
+    );
     const laid = before.slice(0, differs < 0 ? coats.length : differs);
     let at: Standing = laid.at(-1)?.then ?? {
       grounds: start,
@@ -56,7 +61,7 @@ export function createCoatLayer(): (coats: readonly Coat[], start: Grounds, benc
       thick: thickAfter(start, {}),
     };
     for (const coat of coats.slice(laid.length)) {
-      const one = laidOn(coat, at, nextOf(laid.length), bench);
+      const one = laidOn(coat, at, { next: nextOf(laid.length), heldBack: heldBackOf(coats, laid.length) }, bench);
       laid.push(one);
       at = one.then;
     }
@@ -69,15 +74,26 @@ export function createCoatLayer(): (coats: readonly Coat[], start: Grounds, benc
 export const stepsOf = (coats: readonly Coat[], start: Grounds, bench: Bench): readonly Step[] =>
   createCoatLayer()(coats, start, bench);
 
-function laidOn(coat: Coat, before: Standing, next: LaidStep['next'], bench: Bench): LaidStep {
+/** ml of a coat's resin that the coats laid right into it take. */
+function heldBackOf(coats: readonly Coat[], at: number): number {
+  if (!isFilm(coats[at])) return 0;
+  let ml = 0;
+  for (const coat of coats.slice(at + 1)) {
+    if (!intoWet.includes(coat.kind)) break;
+    if (coat.kind === 'strings') ml += coat.ml;
+  }
+  return ml;
+}
+
+function laidOn(coat: Coat, before: Standing, after: Pick<LaidStep, 'next' | 'heldBack'>, bench: Bench): LaidStep {
   const { grounds, setting } = before;
-  const laid: LaidCoat = layCoat(coat, grounds, { ...bench, next, setting, covered: coveredIn(grounds) });
+  const laid: LaidCoat = layCoat(coat, grounds, { ...bench, ...after, setting, covered: coveredIn(grounds) });
   const seen = seenAfter(laid.grounds, grounds, before.seen, bench.light);
   const thick = thickAfter(laid.grounds, before.thick);
   const planned: PlannedCoat = { id: coat.id, kind: coat.kind, ...laid.body, seen, thick };
   return {
     step: { coat, planned, before: grounds, after: laid.grounds },
-    next,
+    ...after,
     then: { grounds: laid.grounds, setting: laid.setting ?? SET, seen, thick },
   };
 }

@@ -8,12 +8,15 @@ export interface ToCover {
   readonly area: number;
   readonly thickness: number;
   readonly fill: number;
+  /** ml held back for colour that is laid into it */
+  readonly held?: number;
 }
 
 /** How much of each part of a resin one pot takes, rounded by what its label counts in: ml, or g on the scale. */
 export function mixOf(resin: ItemOf<'resin'>, cover: ToCover, { resinStep }: Pick<Settings, 'resinStep'>): PlannedMix {
   const { name, ratio, ratioBy, density } = resin;
-  const need = { ...cover, ratio, step: resinStep };
+  const held = cover.held ?? 0;
+  const need = { ...cover, fill: cover.fill + held, ratio, step: resinStep };
   const mix = ratioBy === 'weight' ? resinMixByWeight(need, density) : resinMix(need);
-  return { resin: name, ratio, ratioBy, fill: cover.fill, ...mix, aGrams: mix.a * density[0], bGrams: mix.b * density[1] };
+  return { resin: name, ratio, ratioBy, fill: cover.fill, held, ...mix, aGrams: mix.a * density[0], bGrams: mix.b * density[1] };
 }

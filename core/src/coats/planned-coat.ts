@@ -1,7 +1,8 @@
 import type { AreaId } from '../areas';
 import type { CoatId, CoatKindName } from '../design';
-import type { InkDose } from '../ink';
+import type { InkDose, InkEffect } from '../ink';
 import type { ShelfItemId, ShelfKind } from '../stock';
+import type { WetDrive } from '../wet';
 import type { PlannedPart } from './ready-blend';
 
 export interface PlannedMix {
@@ -11,6 +12,8 @@ export interface PlannedMix {
   readonly ratioBy: 'volume' | 'weight';
   readonly film: number;
   readonly fill: number;
+  /** ml that are held back for colour laid into it */
+  readonly held: number;
   readonly need: number;
   readonly a: number;
   readonly b: number;
@@ -60,6 +63,17 @@ export interface PlannedUse {
   readonly reads: string;
 }
 
+/** Colour as it is laid into wet resin. */
+export interface LaidStrings {
+  /** mm of the film it is laid into */
+  readonly film: number;
+  readonly drive: WetDrive;
+  /** of each pot */
+  readonly pots: readonly { readonly ml: number; readonly ink: InkEffect; readonly load: number }[];
+  /** share of the wall that colour is seen on, once it lies still */
+  readonly covers: number;
+}
+
 export interface PlannedCoat {
   readonly id: CoatId;
   readonly kind: CoatKindName;
@@ -75,6 +89,8 @@ export interface PlannedCoat {
   readonly pours: readonly PlannedPour[];
   /** of each ink in its pot */
   readonly drops: readonly PlannedDrops[];
+  /** how colour is laid into the wet resin under it; null of every other coat, and where none is wet */
+  readonly strings: LaidStrings | null;
   readonly uses: readonly PlannedUse[];
   /** minutes at the bench, and minutes to wait after */
   readonly handsOn: number;

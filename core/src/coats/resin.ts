@@ -1,7 +1,7 @@
 import { glitterFill, potLifeAt } from '../resin';
-import type { Schools } from '../design';
+import type { CoatKindName, Schools } from '../design';
 import { itemOf, type ItemOf } from '../stock';
-import { durationText } from '../units';
+import { amountText, durationText } from '../units';
 import { areaOf, bodyOf, inThisRoom, placesOf, whereText, type CoatContext, type CoatKind, type Setting } from './coat-kind';
 import { ontoTacky } from './glitter';
 import { changedGrounds, type Grounds } from './ground';
@@ -30,10 +30,10 @@ export const resin: CoatKind<'resin'> = {
     const places = placesOf(coat, context);
     const area = areaOf(places, context);
     const fill = rawFill(grounds, places, context);
-    const mix = item ? mixOf(item, { area, thickness: coat.thickness, fill }, context.settings) : null;
+    const mix = item ? mixOf(item, { area, thickness: coat.thickness, fill, held: context.heldBack }, context.settings) : null;
     return {
       grounds: underResin(grounds, places, coat.thickness),
-      setting: resinSets(item, context),
+      setting: wetResin(item, coat.thickness, context),
       body: bodyOf({
         title: fill > 0 ? 'First resin over the glitter' : 'Clear resin',
         where: whereText(coat, context),
@@ -68,7 +68,7 @@ export const underResin = (grounds: Grounds, places: readonly string[], thicknes
   }));
 
 const mixingText = (item: ItemOf<'resin'> | undefined, ml: number, context: CoatContext): string =>
-  `Measure A and B. ${stirText[context.settings.mixing]} Spread foot to rim with the flat of the glove${item ? `; on the cup within ${durationText(workable(item, ml, context))}` : ''}. ${bubblesText[context.settings.bubbles]} Look again after 12 min for runs.`;
+  `Measure A and B. ${stirText[context.settings.mixing]} Spread foot to rim with the flat of the glove${item ? `; on the cup within ${durationText(workable(item, ml, context))}` : ''}. ${bubblesText[context.settings.bubbles]}${heldText(context)} Look again after 12 min for runs.`;
 
 export const stirText: Readonly<Record<Schools['mixing'], string>> = {
   together: 'Stir together 3 min, scraping wall and bottom.',
@@ -94,10 +94,23 @@ export const resinNeeds = (item: ItemOf<'resin'> | undefined): readonly string[]
 
 /** Resin takes the next coat while it is tacky, or once it can be sanded; in between it bonds badly. */
 export function resinWait(item: ItemOf<'resin'> | undefined, context: CoatContext): PlannedWait {
-  if (context.next === 'sprinkle' || context.next === 'dab') return { minutes: 0, until: 'at once, while it is wet' };
+  if (context.next !== null && intoWet.includes(context.next)) return { minutes: 0, until: 'at once, while it is wet' };
   const { tack, ...cured } = resinSets(item, context);
   return tack && context.next !== null && ontoTacky.includes(context.next) ? tack : cured;
 }
+
+/** Kinds that are laid into resin while it is wet. */
+export const intoWet: readonly CoatKindName[] = ['sprinkle', 'strings', 'dab'];
+
+/** What a coat keeps back in the pot. */
+export const heldText = ({ heldBack, settings }: Pick<CoatContext, 'heldBack' | 'settings'>): string =>
+  heldBack > 0 ? ` Hold back ${amountText(heldBack, { ...settings.units, amount: 'ml' }, 1)} in the pot for the colour.` : '';
+
+/** The same with the wet resin itself. */
+export const wetResin = (item: ItemOf<'resin'> | undefined, thickness: number, context: CoatContext): Setting => ({
+  ...resinSets(item, context),
+  ...(item ? { wet: { item, thickness } } : {}),
+});
 
 /** What a coat of resin needs, and when what is laid on it bonds by itself. */
 export function resinSets(item: ItemOf<'resin'> | undefined, context: CoatContext): Setting {

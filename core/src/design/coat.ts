@@ -56,6 +56,16 @@ const mirrored = z.boolean().default(false);
 
 export const baseWays = ['sprayed', 'brushed', 'misted'] as const;
 
+/** How colour is laid into wet resin: lines foot to rim, rings, lines along an area's edge, or drops. */
+export const layingWays = ['up', 'round', 'edge', 'drops'] as const;
+
+interface Inks {
+  readonly ink: string;
+  readonly also?: readonly { readonly ink: string }[] | undefined;
+}
+const eachInkOnce = ({ ink, also = [] }: Inks): boolean => new Set([ink, ...also.map((one) => one.ink)]).size === 1 + also.length;
+const twice = { path: ['also'], message: 'Each ink is there once. Give it more drops, or take another.' };
+
 export const coatSchemas = {
   prep: everywhere('prep'),
   base: somewhere('base').extend({
@@ -91,10 +101,48 @@ export const coatSchemas = {
         .max(MOST_INKS - 1, `${MOST_INKS} inks in one pot are the most: more is mud.`)
         .optional(),
     })
-    .refine(({ ink, also }) => new Set([ink, ...(also ?? []).map((one) => one.ink)]).size === 1 + (also ?? []).length, {
-      path: ['also'],
-      message: 'Each ink is in the pot once. Give it more drops, or take another.',
-    }),
+    .refine(eachInkOnce, twice),
+  strings: everywhere('strings')
+    .extend({
+      on: onSchema,
+      way: z.enum(layingWays, { error: 'Colour is laid foot to rim, in rings, along an edge or in drops.' }),
+      ink: item,
+      load,
+      /** further inks, each in a pot of its own, laid by turns */
+      also: z
+        .array(z.strictObject({ ink: item, load }))
+        .max(MOST_INKS - 1, `${MOST_INKS} pots of colour are the most that hands lay before the film thickens.`)
+        .optional(),
+      /** of the resin under it, held back for all of them together */
+      ml: z.number().min(0.5, 'Hold back at least 0.5 ml: less stays in the pot.').max(30, 'Over 30 ml is a coat of its own.'),
+      /** lines or drops, of all pots together */
+      count: z.int('Take a whole number of them.').min(1, 'Lay one at least.').max(120, 'Over 120 no hand lays in time.'),
+      /** mm of a line as it leaves the pot */
+      width: z.number().min(1, 'No line is under 1 mm wide.').max(30, 'A line over 30 mm wide is poured.'),
+      /** heights of the wall they keep between; null over both edges */
+      reach: heightsSchema.nullable().default(null),
+      /** minutes since mixing */
+      rest: z.number().min(0, 'It can’t be laid before it is mixed.').max(120, 'After two hours no resin runs.'),
+      /** degrees to the right of straight up */
+      slope: z.number().min(-75, 'At most 75° to the left.').max(75, 'At most 75° to the right.').default(0),
+      /** mm to either side */
+      wander: z.number().min(0, 'It wanders by 0 mm or more.').max(60, 'Over 60 mm it is another line.').default(4),
+      /** the area along whose upper edge lines are laid; of no other way */
+      area: areaIdSchema.nullable().default(null),
+      /** degrees that the rim lies lower than the foot while it turns */
+      lean: z.number().min(-15, 'At most 15°: more, and it runs off.').max(15, 'At most 15°: more, and it runs off.').default(0),
+      /** warm air passed over it once it is laid, towards a side: degrees from straight up, to the right */
+      air: z
+        .strictObject({
+          seconds: z.number().min(1, 'A second at least.').max(300, 'Five minutes of warm air boil bubbles into it.'),
+          towards: z.number().min(-180, 'From −180 to 180°, 0 being up.').max(180, 'From −180 to 180°, 0 being up.'),
+        })
+        .nullable()
+        .default(null),
+      /** another one is another hand: lines that wander and drops that fall otherwise */
+      seed: z.int().min(0).max(999999).default(1),
+    })
+    .refine(eachInkOnce, twice),
   dab: somewhere('dab').extend({ ink: item, share }),
   sand: everywhere('sand'),
   rim: everywhere('rim'),
@@ -149,6 +197,7 @@ export const coatSchema = z.discriminatedUnion(
     coatSchemas.seal,
     coatSchemas.resin,
     coatSchemas.ink,
+    coatSchemas.strings,
     coatSchemas.dab,
     coatSchemas.sand,
     coatSchemas.rim,

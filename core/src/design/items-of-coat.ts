@@ -21,18 +21,21 @@ export const itemsOfCoat = (coat: Coat): readonly CoatItem[] => [
     .map(({ ink }, i) => ({ kind: 'ink' as const, id: ink, path: ['also', i, 'ink'] })),
 ];
 
-/** The inks in the pot of a tinted coat, each with its load, % of the resin; none of another coat. */
-export const inksOf = (coat: Coat): readonly Pick<CoatOf<'ink'>, 'ink' | 'load'>[] =>
-  coat.kind === 'ink' ? [{ ink: coat.ink, load: coat.load }, ...(coat.also ?? [])] : [];
+/** A coat with inks: in one pot, or each in a pot of its own. */
+export type InkedCoat = CoatOf<'ink' | 'strings'>;
+
+/** The inks of a coat, each with its load, % of its resin; none of a coat without. */
+export const inksOf = (coat: Coat): readonly Pick<InkedCoat, 'ink' | 'load'>[] =>
+  coat.kind === 'ink' || coat.kind === 'strings' ? [{ ink: coat.ink, load: coat.load }, ...(coat.also ?? [])] : [];
 
 /** An ink beside others in a pot, with its load. */
-export type FurtherInk = NonNullable<CoatOf<'ink'>['also']>[number];
+export type FurtherInk = NonNullable<InkedCoat['also']>[number];
 
 /** % of the resin that a further ink begins with: little, so that what is there is not drowned. */
 const LITTLE = 0.5;
 
 /** What a further ink of a pot begins as: one of the shelf that isn't in it; null where there is none, or no room. */
-export function furtherInk(coat: CoatOf<'ink'>, shelf: readonly ShelfItem[]): FurtherInk | null {
+export function furtherInk(coat: InkedCoat, shelf: readonly ShelfItem[]): FurtherInk | null {
   const taken = inksOf(coat).map(({ ink }) => ink);
   const free = shelf.find(({ id, kind }) => kind === 'ink' && !taken.includes(id));
   return free && taken.length < MOST_INKS ? { ink: free.id, load: LITTLE } : null;

@@ -6,12 +6,13 @@ import { circumferenceAt, type Cup } from '../vessel';
 import type { FieldRequest } from './field';
 import { cupLight } from './field-light';
 import { withPieces, type FieldPlace } from './laid-pieces';
+import { withStrings } from './run-colour';
 import { allPixels, regionPixels } from './region-pixels';
 
 /** The part of a plan that the picture is made from; small enough to hand to a worker. */
-export type FieldPlan = Pick<Plan, 'design' | 'surface' | 'places' | 'leftOver' | 'looks' | 'bareWall' | 'pieces'>;
+export type FieldPlan = Pick<Plan, 'design' | 'surface' | 'places' | 'leftOver' | 'looks' | 'bareWall' | 'pieces' | 'strings'>;
 
-export const fieldPlanOf = ({ design, surface, places, leftOver, looks, bareWall, pieces }: Plan): FieldPlan => ({
+export const fieldPlanOf = ({ design, surface, places, leftOver, looks, bareWall, pieces, strings }: Plan): FieldPlan => ({
   design,
   surface,
   leftOver,
@@ -19,11 +20,13 @@ export const fieldPlanOf = ({ design, surface, places, leftOver, looks, bareWall
   looks,
   bareWall,
   pieces,
+  strings,
 });
 
 /** The same with no film over its last flakes: what a glitter coat is like before its ink. */
 export const bareFieldPlanOf = (plan: Plan): FieldPlan => ({
   ...fieldPlanOf(plan),
+  strings: [],
   looks: Object.fromEntries(Object.entries(plan.looks).map(([place, look]) => [place, beforeFilms(look)])),
 });
 
@@ -50,7 +53,7 @@ export function cupField(plan: FieldPlan, cup: Cup, pixelsPerMm: number): FieldR
     height: rows,
     rowsPerMm,
     columnsPerMm,
-    regions: withPieces(places, plan.pieces, { ...picture, columnsPerMm }, cup.stations),
+    regions: withPieces(withStrings(places, plan.strings, picture), plan.pieces, { ...picture, columnsPerMm }, cup.stations),
     ground: plan.bareWall,
     seed: seedOf(plan.design),
     wraps: true,

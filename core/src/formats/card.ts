@@ -188,8 +188,12 @@ export function amountLines(coat: PlannedCoat, units: Units, fades: Plan['fades'
     lines.push(`${named}: A ${part(mix.a, mix.aGrams)} + B ${part(mix.b, mix.bGrams)} = ${amountText(mix.mix, units, whole)}`);
     if (mix.fill > 0.05) lines.push(`${amountText(mix.fill, units, whole)} of it sinks into the glitter`);
   }
-  for (const { count, dose, ink, load } of coat.drops)
-    lines.push(`${countText(count, dose)} of ${ink}, ${percentText(load / 100, 1)} load`);
+  coat.drops.forEach(({ count, dose, ink, load }, at) => {
+    const pot = coat.strings?.pots.at(at);
+    lines.push(
+      `${pot ? `${amountText(pot.ml, { ...units, amount: 'ml' }, 1)} held back: ` : ''}${countText(count, dose)} of ${ink}, ${percentText(load / 100, 1)} load`,
+    );
+  });
   for (const { reads, name } of coat.uses) lines.push(`about ${reads} of ${name}`);
   const pots = fades.flatMap(({ laid }) => laid?.pots ?? []);
   for (const pour of coat.pours) {

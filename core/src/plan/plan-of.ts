@@ -24,6 +24,7 @@ import {
 import { piecesOnCup } from '../pieces';
 import { createFadePlanner, type LaidFade, type PlannedFade } from '../pots';
 import { remember, rememberEach, rememberEachRecord, rememberRecord } from '../remember';
+import { stringsOnCup } from '../strings';
 import { bareWallColour, heightOf } from '../vessel';
 import type { Plan } from './plan';
 import { totalsOf } from './totals';
@@ -73,6 +74,7 @@ export function createWorkPlanner(): WorkPlanner {
     places.filter(({ id }) => id !== LEFT_OVER).map(({ id, area, name, region }) => ({ id, area, name, region })),
   );
   const pieces = remember(piecesOnCup);
+  const strings = remember(stringsOnCup);
   const totals = remember(totalsOf);
   const findings = rememberRecord(checkDesign);
 
@@ -130,6 +132,7 @@ export function createWorkPlanner(): WorkPlanner {
       places: onWall(wall),
       leftOver: wall.places.find(({ id }) => id === LEFT_OVER)?.region ?? [],
       pieces: pieces(laid, design.cup, planned, shelf),
+      strings: strings(laid, design.cup, planned),
       coats: laid.map((step) => step.planned),
       finished: Object.fromEntries(
         Object.entries(withWholeAreas(after, fades.planned)).map(([place, ground]) => [place, light.hex(ground.spectrum)]),

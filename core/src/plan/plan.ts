@@ -7,6 +7,7 @@ import type { Look } from '../look';
 import type { PlannedPiece } from '../pieces';
 import type { PlannedFade } from '../pots';
 import type { Region } from '../regions';
+import type { PlannedStrings } from '../strings';
 import type { PlanTotals } from './totals';
 
 /** A design as numbers: the one thing every screen, card, script and test reads. */
@@ -24,6 +25,8 @@ export interface Plan {
   readonly leftOver: Region;
   /** strips, outlines, decals, sheets and tags, in the order they are laid */
   readonly pieces: readonly PlannedPiece[];
+  /** colour laid into wet coats, in the order it is laid */
+  readonly strings: readonly PlannedStrings[];
   readonly coats: readonly PlannedCoat[];
   /** hex of each place, of an area that fades as its middle pot’s, of `left-over` and of `base-bare`, once all coats are on */
   readonly finished: Readonly<Record<string, string>>;

@@ -6,6 +6,9 @@ import type { Plan } from './plan';
 /* What is only tried out has a memory of its own: a trial never pushes out what the screens show. */
 const trial = createWorkPlanner();
 
+/** Plans what is only tried out, with the cup before and after each coat. */
+export const trialWork: typeof trial = (...given) => trial(...given);
+
 /** Plans what is only tried out. */
 export const trialPlan = (...given: Parameters<typeof trial>): Plan => trial(...given).plan;
 

@@ -8,7 +8,7 @@ const STAYS = 0.2;
 /** g that all coats add to a cup: the resin that is spread, the glitter that is held, and what dries of paint and glue. */
 export function addedWeight({ coats }: Pick<Plan, 'coats'>): number {
   const resin = coats.reduce(
-    (sum, { mix }) => sum + (mix ? (mix.film + mix.fill) * ((mix.aGrams + mix.bGrams) / mix.mix) : 0),
+    (sum, { mix }) => sum + (mix ? (mix.film + mix.fill + mix.held) * ((mix.aGrams + mix.bGrams) / mix.mix) : 0),
     0,
   );
   const glitter = coats.flatMap(({ pours }) => pours).reduce((sum, { grams, castOff }) => sum + grams * (1 - castOff), 0);

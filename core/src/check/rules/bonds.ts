@@ -16,7 +16,8 @@ export const recoatWindow: Rule = {
       const before = facts.steps.slice(0, index);
       const film = before.findLastIndex((step) => isFilm(step.coat));
       if (film < 0) return [];
-      const between = before.slice(film + 1);
+      // Strings are of the film that they lie in.
+      const between = before.slice(film + 1).filter((step) => step.coat.kind !== 'strings');
       // Laid on at once it bonds by itself; other coats between were told to wait until it can be sanded.
       if (between.length === 0 || between.some(({ coat: { kind } }) => kind === 'sand' || kind === 'rim')) return [];
       // On flakes, dabbed pearl or paper there is no gloss to sand.
@@ -68,7 +69,7 @@ export const mixInTime: Rule = {
       if (lasts >= needs) return [];
       const grams = (planned.mix.aGrams + planned.mix.bGrams) / planned.mix.mix;
       const batch = batchFor(
-        { area: planned.area, thickness: coat.thickness, fill: planned.mix.fill },
+        { area: planned.area, thickness: coat.thickness, fill: planned.mix.fill, held: planned.mix.held },
         resin,
         facts.workshop.settings,
       );

@@ -7,7 +7,7 @@ export const flameOverInk: Rule = {
   name: 'flame over soft ink',
   find: (facts) => {
     if (facts.workshop.settings.bubbles !== 'flame') return [];
-    return stepsOfKind(facts, 'ink').flatMap(({ coat, index, planned }) => {
+    return stepsOfKind(facts, 'ink', 'strings').flatMap(({ coat, index, planned }) => {
       if (inksOf(coat).every(({ ink }) => itemOf(facts.workshop.shelf, ink, 'ink')?.type === 'pearl')) return [];
       const after = facts.steps.slice(index + 1);
       const film = after.findIndex((step) => step.coat.kind === 'resin');

@@ -1,12 +1,14 @@
-import { inksOf, type CoatOf } from '../../design';
+import { inksOf, type InkedCoat } from '../../design';
 import { percentText, tidy } from '../../units';
 import { stepsOfKind, type Rule } from '../finding';
 
 export const inkLoad: Rule = {
   name: 'ink load',
   find: (facts) =>
-    stepsOfKind(facts, 'ink').flatMap(({ coat, planned }) => {
-      const load = planned.drops.reduce((sum, one) => sum + one.load, 0);
+    stepsOfKind(facts, 'ink', 'strings').flatMap(({ coat, planned }) => {
+      // Inks of a tinted coat are in one pot, strings have one each.
+      const loads = planned.drops.map((one) => one.load);
+      const load = coat.kind === 'ink' ? loads.reduce((sum, one) => sum + one, 0) : Math.max(0, ...loads);
       if (load <= 5) return [];
       return [
         {
@@ -21,9 +23,10 @@ export const inkLoad: Rule = {
     }),
 };
 
-/** All inks of a pot together at a load, each with its share of it. */
-function withLoad(coat: CoatOf<'ink'>, load: number): CoatOf<'ink'> {
-  const all = inksOf(coat).reduce((sum, one) => sum + one.load, 0);
+/** The fullest pot at a load, each ink with as much less. */
+function withLoad<Inked extends InkedCoat>(coat: Inked, load: number): Inked {
+  const loads = inksOf(coat).map((one) => one.load);
+  const all = coat.kind === 'ink' ? loads.reduce((sum, one) => sum + one, 0) : Math.max(...loads);
   const scaled = (own: number) => tidy((own * load) / all);
   return {
     ...coat,

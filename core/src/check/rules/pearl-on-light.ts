@@ -12,8 +12,8 @@ const LIGHT = 60;
 export const pearlOnLight: Rule = {
   name: 'pearl on a light ground',
   find: (facts) =>
-    stepsOfKind(facts, 'ink', 'buff', 'dab').flatMap(({ coat, planned, before, after }) => {
-      const inks = coat.kind === 'ink' ? inksOf(coat) : [coat];
+    stepsOfKind(facts, 'ink', 'strings', 'buff', 'dab').flatMap(({ coat, planned, before, after }) => {
+      const inks = coat.kind === 'ink' || coat.kind === 'strings' ? inksOf(coat) : [coat];
       if (inks.some(({ ink }) => itemOf(facts.workshop.shelf, ink, 'ink')?.type !== 'pearl')) return [];
       const lost = facts.areas.areas.filter(({ id, area }) =>
         (area > 0 ? placesOfArea(facts, id) : []).some((place) => {

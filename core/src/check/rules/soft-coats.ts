@@ -64,7 +64,7 @@ export const glueForNothing: Rule = {
 };
 
 /** What comes just before a coat, leaving out what is laid into the same soft coat. */
-const into: readonly CoatKindName[] = ['glitter', 'press', 'sprinkle', 'buff', 'dab', 'unmask'];
+const into: readonly CoatKindName[] = ['glitter', 'press', 'sprinkle', 'buff', 'strings', 'dab', 'unmask'];
 
 /** Flakes or pearl meant for a coat that is no longer soft. */
 export const intoSoftCoat: Rule = {

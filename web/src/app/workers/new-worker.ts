@@ -50,6 +50,9 @@ export const newSuggestionsWorker = (): Worker =>
 /** Searches the shelf for a mix. */
 export const newMixesWorker = (): Worker => new Worker(new URL('./mixes.worker', import.meta.url), { type: 'module' });
 
+/** Lets strings of colour run. */
+export const newStringsWorker = (): Worker => new Worker(new URL('./strings.worker', import.meta.url), { type: 'module' });
+
 /** What a worker's failure is to a maker; one that couldn't even be loaded says nothing of itself. */
 export const workerFailed = ({ message }: ErrorEvent): string =>
   message

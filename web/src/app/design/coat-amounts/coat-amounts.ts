@@ -45,6 +45,16 @@ import { WorkshopMemory } from '../../services/workshop';
         }
       </div>
     }
+    @if (pots().length > 0) {
+      <div class="big">
+        @for (pot of pots(); track pot.item) {
+          <div>
+            <span>{{ pot.ink }}</span><b>{{ pot.counted }}</b>
+            <small>in {{ pot.ml }} held back, {{ pot.share }}</small>
+          </div>
+        }
+      </div>
+    }
     @for (use of coat().uses; track use.item) {
       <p class="use">
         About <b>{{ use.reads }}</b> of {{ use.name }}
@@ -88,6 +98,13 @@ export class CoatAmounts {
   });
   protected readonly drops = computed(() =>
     this.coat().drops.map((one) => ({ ...one, counted: countText(one.count, one.dose), share: percentText(one.load / 100, 1) })),
+  );
+  /** small pots of a coat's resin, each with an ink of its own */
+  protected readonly pots = computed(() =>
+    (this.coat().strings?.pots ?? []).map(({ ml }, at) => ({
+      ...this.drops()[at],
+      ml: amountText(ml, { ...this.memory.units(), amount: 'ml' }, 1),
+    })),
   );
   protected readonly mix = computed(() => {
     const { mix } = this.coat();

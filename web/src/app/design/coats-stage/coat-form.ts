@@ -18,8 +18,9 @@ import { JarField } from '../../parts/jar-finder/jar-field';
 import { Tick } from '../../parts/fields/tick';
 import { TextField } from '../../parts/fields/text-field';
 import { Chips, type Chip } from '../../parts/chips/chips';
-import { figureFields } from './figure-fields';
+import { figureFields, idleFields } from './figure-fields';
 import { MoreInks } from './more-inks/more-inks';
+import { StringsForm } from './strings/strings-form';
 
 const labels: Readonly<Record<ShelfKind, string>> = {
   paint: 'Paint',
@@ -40,7 +41,7 @@ const order = Object.keys(labels) as ShelfKind[];
 /** What can be set on a coat: where it goes, what is used, how thick or how often. */
 @Component({
   selector: 'au-coat-form',
-  imports: [Chips, ColourField, NumberField, JarField, MoreInks, OutlineField, Tick, TextField, Unfetched],
+  imports: [Chips, ColourField, NumberField, JarField, MoreInks, OutlineField, StringsForm, Tick, TextField, Unfetched],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './coat-form.html',
   styleUrl: './coat-form.scss',
@@ -70,15 +71,21 @@ export class CoatForm {
         field: kind,
         kind,
         now: id,
-        label: coat.kind === 'paste' ? 'Paste' : kind === 'ink' && coat.kind !== 'ink' ? 'Pearl' : labels[kind],
+        label:
+          coat.kind === 'paste'
+            ? 'Paste'
+            : kind === 'ink' && coat.kind !== 'ink' && coat.kind !== 'strings'
+              ? 'Pearl'
+              : labels[kind],
       }))
       .toSorted((a, b) => order.indexOf(a.kind) - order.indexOf(b.kind));
   });
   protected readonly figures = computed(() => {
     const coat: Readonly<Record<string, unknown>> = this.coat();
+    const idle = idleFields(this.coat());
     return figureFields.flatMap((one) => {
       const now = coat[one.field];
-      return typeof now === 'number' ? [{ ...one, now }] : [];
+      return typeof now === 'number' && !idle.has(one.field) ? [{ ...one, now }] : [];
     });
   });
   protected readonly places = computed<readonly Chip<AreaId | 'all'>[] | null>(() => {
@@ -92,14 +99,18 @@ export class CoatForm {
   /** the heights it ends at; null of a coat that has none to end at */
   protected readonly heights = computed(() => {
     const coat = this.coat();
-    return 'on' in coat && coat.kind !== 'outline' ? { now: coat.between ?? null } : null;
+    return 'on' in coat && coat.kind !== 'outline' && coat.kind !== 'strings' ? { now: coat.between ?? null } : null;
   });
 
   protected readonly fadesBase = computed(() => this.design().fades.some(({ stops }) => stops.some(({ base }) => base !== null)));
 
   /** @param at which of its fields says what is wrong, where one value has several */
   protected set(field: string, value: unknown, at = field): void {
-    const read = coatSchema.safeParse({ ...this.coat(), [field]: value });
+    this.setAll({ [field]: value }, at);
+  }
+
+  protected setAll(change: Readonly<Record<string, unknown>>, at: string): void {
+    const read = coatSchema.safeParse({ ...this.coat(), ...change });
     if (read.success) {
       this.refused.set(null);
       this.coatChange.emit(read.data);
@@ -111,6 +122,9 @@ export class CoatForm {
   protected bound(ends: boolean): void {
     this.set('between', ends ? startingHeights(this.design().cup) : undefined);
   }
+
+  /** the same as a function to hand on */
+  protected readonly whyOf = (field: string): string | null => this.why(field);
 
   protected why(field: string): string | null {
     const refused = this.refused();

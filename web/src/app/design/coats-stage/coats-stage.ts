@@ -44,6 +44,7 @@ import { CoatForm } from './coat-form';
 import { AsItGrows } from './as-it-grows/as-it-grows';
 import { CutThrough } from './cut-through/cut-through';
 import { InkDepthPanel } from './ink-depth/ink-depth';
+import { StringFlowPanel } from './strings/string-flow';
 import { Suggestions } from './suggestions/suggestions';
 import { Icon } from '../../parts/icons/icon';
 import { TypicalOffer } from '../../parts/typical-offer/typical-offer';
@@ -73,6 +74,7 @@ type View = 'order' | 'clock' | 'cut' | 'growth';
     MinutesPipe,
     Icon,
     InkDepthPanel,
+    StringFlowPanel,
     Suggestions,
     TypicalOffer,
     Unfetched,

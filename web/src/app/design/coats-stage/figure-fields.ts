@@ -17,6 +17,12 @@ export const figureFields: readonly FigureField[] = [
   { field: 'passes', label: 'How many coats' },
   { field: 'thickness', label: 'Film', unitName: 'mm', word: 'film' },
   { field: 'load', label: 'Load, of the resin', unitName: '%', word: 'load' },
+  { field: 'ml', label: 'Held back for it', unitName: 'ml' },
+  { field: 'count', label: 'Lines or drops, in all' },
+  { field: 'rest', label: 'Laid after mixing', unitName: 'min' },
+  { field: 'slope', label: 'Slope to the right', unitName: '°' },
+  { field: 'wander', label: 'Wanders by', measure: 'length' },
+  { field: 'lean', label: 'Rim lower by', unitName: '°' },
   { field: 'flakes', label: 'Flakes a cm²' },
   { field: 'share', label: 'Covers', unitName: '%' },
   { field: 'gap', label: 'Gap to cover', measure: 'length' },
@@ -29,3 +35,9 @@ export const figureFields: readonly FigureField[] = [
   { field: 'raised', label: 'Stands up', unitName: 'mm' },
   { field: 'hours', label: 'Rest', unitName: 'h' },
 ];
+
+/** Figures that say nothing the way a coat is laid: drops have no width, rings no slope. */
+export function idleFields(coat: Coat): ReadonlySet<string> {
+  if (coat.kind !== 'strings') return new Set();
+  return new Set([...(coat.way === 'up' ? [] : ['slope']), ...(coat.way === 'drops' ? ['width', 'wander'] : [])]);
+}

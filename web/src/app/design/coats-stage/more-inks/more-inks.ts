@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { furtherInk, type CoatOf, type FurtherInk } from '@aurantia/core';
+import { furtherInk, type FurtherInk, type InkedCoat } from '@aurantia/core';
 import { BUTTONS } from '../../../parts/buttons';
 import { NumberField } from '../../../parts/fields/number-field';
 import { JarField } from '../../../parts/jar-finder/jar-field';
 import { WorkshopMemory } from '../../../services/workshop';
 
-/** Further inks in the pot of a tinted coat, each with its load. */
+/** Further inks of a coat, each with its load: in the same pot, or of strings each in a pot of its own. */
 @Component({
   selector: 'au-more-inks',
   imports: [BUTTONS, JarField, NumberField],
@@ -15,11 +15,12 @@ import { WorkshopMemory } from '../../../services/workshop';
 })
 export class MoreInks {
   private readonly memory = inject(WorkshopMemory);
-  readonly coat = input.required<CoatOf<'ink'>>();
+  readonly coat = input.required<InkedCoat>();
   readonly refused = input<string | null>(null);
   /** undefined once none is left */
   readonly alsoChange = output<readonly FurtherInk[] | undefined>();
   protected readonly also = computed<readonly FurtherInk[]>(() => this.coat().also ?? []);
+  protected readonly pots = computed(() => this.coat().kind === 'strings');
   protected readonly next = computed(() => furtherInk(this.coat(), this.memory.shelf()));
 
   protected add(next: FurtherInk): void {

@@ -1,0 +1,2 @@
+export * from './strings-on-cup';
+export * from './top-edge';

@@ -1,0 +1,144 @@
+import { viscosityAt } from '../resin';
+import { carried, flowOn } from './colour-carried';
+import { ColourSpeeds } from './colour-speeds';
+import { Driven } from './driven';
+import { drivenFastest, levelledFastest } from './fastest';
+import { Levelling } from './levelling';
+import type { WarmAir } from './warm-air';
+import type { WetDrive, WetFilm } from './wet-film';
+
+/** N/m: laminating epoxies lie at 0.030–0.045 */
+const TENSION = 0.035;
+/** Nothing crosses more of a cell in a step than this. */
+const MOST_OF_A_CELL = 0.45;
+/** s: the first step and the longest, and how much longer a step may be than the one before */
+const FIRST = 0.02;
+const LONGEST = 60;
+const GROWS = 1.5;
+/** Steps between two looks at how fast the colour drifts. */
+const LOOK_EVERY = 4;
+/** Steps of the drift to one of levelling. */
+const MOST_PARTS = 4;
+
+/** Steps after which it is let be: so many take only films so thin or cups so steep that all has long run together, or off. */
+const MOST_STEPS = 900;
+
+/**
+ * A wet film with colour floating on it, moved on step by step: lubrication theory, averaged over the turns of the cup, two
+ * layers of one viscosity. What one cell loses another gains, so volumes stay to rounding. Left out: that white is denser and
+ * solvents slacken the surface, that the wall's own bend pulls, that a film ends somewhere.
+ * @see P. L. Evans, L. W. Schwartz, R. V. Roy, “Steady and unsteady solutions for coating flow on a rotating horizontal
+ * cylinder”, Physics of Fluids 16, 2004
+ */
+export class WetFlow {
+  /** s since the colour was laid */
+  seconds = 0;
+  steps = 0;
+  /** cells that the frame has gone along: what stands in column 0 is so far round the cup */
+  turned = 0;
+  /** cells that the colour has drifted, all of it taken together */
+  drifted = 0;
+  private looks = 0;
+  /** s of a step of levelling, and of one of the drift */
+  private longest = FIRST;
+  private drifts = FIRST;
+  private turning = 0;
+  private viscosity = 0;
+  private readonly levelling: Levelling;
+  private readonly driven: Driven;
+  private readonly speeds: ColourSpeeds;
+  private readonly ease: Float64Array;
+  private readonly moved;
+
+  /** @param finer steps are so many times shorter than they need to be */
+  constructor(
+    readonly film: WetFilm,
+    private readonly drive: WetDrive,
+    private readonly air: WarmAir | null = null,
+    private readonly finer = 1,
+  ) {
+    this.levelling = new Levelling(film.grid);
+    this.driven = new Driven(film, drive);
+    this.speeds = new ColourSpeeds(film);
+    this.ease = new Float64Array(film.all.length);
+    this.moved = { right: new Float64Array(film.all.length), up: new Float64Array(film.all.length + film.grid.columns) };
+    this.driven.work(this.viscosityAt(0), 0, air);
+    this.drifts = Math.min(FIRST, MOST_OF_A_CELL / Math.max(1, drivenFastest(film, this.driven, 0)));
+  }
+
+  /** Pa·s, so many seconds after it was laid. */
+  private viscosityAt(seconds: number): number {
+    const { viscosity, potLife, rest } = this.drive;
+    return viscosityAt(viscosity, potLife, rest + seconds / 60) / 1000;
+  }
+
+  /** Moves on by a step. @param until s since the colour was laid, not passed */
+  step(until: number): void {
+    if (this.steps >= MOST_STEPS) {
+      this.seconds = until;
+      return;
+    }
+    const air = this.air !== null && this.seconds < this.air.seconds ? this.air : null;
+    const left = (air ? Math.min(until, air.seconds) : until) - this.seconds;
+    // Levelling costs most and lets itself be done in long steps: what drifts goes several short ones to each.
+    const most = Math.min(left, this.longest / this.finer);
+    const parts = Math.max(1, Math.min(air ? 1 : MOST_PARTS, Math.ceil(most / this.drifts)));
+    const seconds = Math.min(most, parts * this.drifts);
+    // As thick as it is in the middle of the step.
+    this.viscosity = this.viscosityAt(this.seconds + seconds / 2);
+    for (let part = 0; part < parts; part += 1) this.drift(seconds / parts, air);
+    const levels = this.level(seconds, air);
+    this.seconds += seconds;
+    this.steps += 1;
+    const longer = Math.max(this.longest, seconds * this.finer) * GROWS;
+    this.longest = Math.min(LONGEST, longer, levels > 0 ? MOST_OF_A_CELL / levels : LONGEST);
+  }
+
+  private drift(seconds: number, air: WarmAir | null): void {
+    const { film, driven, speeds, moved } = this;
+    // Warm air stays where it is on the cup; without it, the frame goes along with the colour, and little of it crosses cells: it stays sharp.
+    const drifts = this.turning;
+    const turning = air ? 0 : drifts;
+    speeds.weigh();
+    driven.work(this.viscosity, turning, air);
+    speeds.ofDriven(driven, turning, air !== null);
+    for (const pot of film.colour) {
+      carried(film.grid, pot, speeds, moved);
+      flowOn(film.grid, pot, moved, seconds);
+    }
+    flowOn(film.grid, film.all, driven, seconds);
+    this.turned += turning * seconds;
+    if (this.looks % LOOK_EVERY === 0) {
+      this.turning = speeds.turns(driven.drift);
+      const fastest = drivenFastest(film, driven, this.turning);
+      this.drifts = (fastest > 0 ? Math.min(LONGEST, MOST_OF_A_CELL / fastest) : LONGEST) / this.finer;
+    }
+    this.drifted += drifts * seconds;
+    this.looks += 1;
+  }
+
+  /** @returns the most of a cell that levelling takes colour through in a second */
+  private level(seconds: number, air: WarmAir | null): number {
+    const { film, levelling, speeds, moved } = this;
+    this.eased(air);
+    speeds.weigh();
+    levelling.work(film.all, this.ease, seconds);
+    speeds.ofLevelling(levelling);
+    for (const pot of film.colour) {
+      carried(film.grid, pot, speeds, moved);
+      flowOn(film.grid, pot, moved, seconds);
+    }
+    const fastest = levelledFastest(film, levelling);
+    flowOn(film.grid, film.all, levelling, seconds);
+    return fastest;
+  }
+
+  /** How readily each cell levels. */
+  private eased(air: WarmAir | null): void {
+    const { ease } = this;
+    const { all } = this.film;
+    const tension = (1000 * TENSION) / (3 * this.viscosity);
+    for (let at = 0; at < all.length; at += 1) ease[at] = tension * all[at] * all[at] * all[at];
+    if (air) for (let at = 0; at < all.length; at += 1) ease[at] *= air.thinner[at];
+  }
+}

@@ -1,0 +1,14 @@
+import type { CoatId, Design, Workshop } from '@aurantia/core';
+import type { OtherWay, StringFlow } from '@aurantia/core/string-flow';
+
+/** What a page asks of the worker that lets strings run: how one coat's run, or what they come to laid otherwise. */
+export interface StringsRequest {
+  readonly wants: 'flow' | 'ways';
+  readonly design: Design;
+  readonly workshop: Workshop;
+  readonly coat: CoatId;
+}
+
+/** What it says back, again and again until it is over. */
+export type StringsReply =
+  { readonly flow: StringFlow } | { readonly ways: readonly OtherWay[]; readonly over: boolean } | { readonly sentence: string };
