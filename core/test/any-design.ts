@@ -49,6 +49,20 @@ const coat = (on: fc.Arbitrary<unknown>) =>
     }),
     fc.record({ kind: fc.constant('pearl'), on, ink: item('ink'), glue: item('glue'), passes: fc.integer({ min: 1, max: 4 }) }),
     fc.record({ kind: fc.constantFrom('mask', 'unmask'), on }),
+    fc.record({
+      kind: fc.constant('strings'),
+      on,
+      way: fc.constantFrom('up', 'round', 'edge', 'drops'),
+      ink: item('ink'),
+      load: fc.constantFrom(0, 3, 25),
+      ml: fc.constantFrom(0.5, 4, 30),
+      count: fc.constantFrom(1, 6, 120),
+      width: fc.constantFrom(1, 4, 30),
+      reach: fc.constantFrom(null, { from: 20, to: 90 }, { from: 500, to: 600 }),
+      rest: fc.constantFrom(0, 15, 120),
+      slope: fc.constantFrom(-75, 0, 10),
+      area: fc.constantFrom(null, 'long-gone'),
+    }),
     fc.record({ kind: fc.constant('sprinkle'), on, glitter: item('glitter'), flakes: fc.constantFrom(0.1, 5, 2000) }),
     fc.record({ kind: fc.constant('buff'), on, ink: item('ink') }),
     fc.record({ kind: fc.constant('dab'), on, ink: item('ink'), share }),
@@ -87,7 +101,9 @@ const partly = (on: fc.Arbitrary<unknown>) =>
   fc
     .tuple(coat(on), fc.constantFrom(0, 12.5, 40, 90), fc.constantFrom(1, 30, 77.7, 600))
     .map(([one, from, tall]) =>
-      'on' in one && one.kind !== 'outline' ? { ...one, between: { from, to: Math.min(600, from + tall) } } : one,
+      'on' in one && one.kind !== 'outline' && one.kind !== 'strings'
+        ? { ...one, between: { from, to: Math.min(600, from + tall) } }
+        : one,
     );
 
 const stop = fc.record({

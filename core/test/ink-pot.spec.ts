@@ -198,7 +198,7 @@ describe('a pot of several inks on a cup', () => {
   test('the same ink twice, and four inks, are refused in words', () => {
     const read = (also: object[]) => coatSchema.safeParse({ ...coat.ink, id: 'a', also }).error?.issues[0].message;
     expect(read([{ ink: 'madder', load: 1 }])).toBeUndefined();
-    expect(read([{ ink: coat.ink.ink, load: 1 }])).toMatch(/in the pot once/);
+    expect(read([{ ink: coat.ink.ink, load: 1 }])).toMatch(/Each ink is there once/);
     expect(read(['a', 'b', 'c'].map((ink) => ({ ink, load: 1 })))).toMatch(/mud/);
   });
 });

@@ -32,7 +32,7 @@ export function turnedSlowly(given: Ridge): Moved {
 }
 
 function averaged({ round, cells, drive, minutes }: Ridge, all: Float64Array, colour: Float64Array): Moved {
-  const grid = stretchGrid(round, cells);
+  const grid = stretchGrid(round, cells, round);
   const wet = clearFilm(grid, 0, 1);
   wet.all.set(all);
   wet.colour[0].set(colour);

@@ -9,6 +9,7 @@ export * from './batch';
 export { mixOf, type ToCover } from './mixing';
 export { heldDepth } from './glitter';
 export { intoWet } from './resin';
+export { keptApart } from './strings-cover';
 export { amountUsed } from './used';
 export * from './change-coats';
 export * from './lacking';

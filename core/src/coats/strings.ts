@@ -2,19 +2,18 @@ import { layOver, mixSpectra, type Film, type Spectrum } from '../colour';
 import { inksOf, type CoatOf } from '../design';
 import { doseOf, dropsFor } from '../ink';
 import { cureFactor, potLifeAt } from '../resin';
-import { remember, rememberRecord } from '../remember';
+import { remember } from '../remember';
 import { itemOf, mixWeight } from '../stock';
 import { countText, listText, percentText } from '../units';
-import { heightOf, wallArea } from '../vessel';
-import { spreadCovers, type WetDrive } from '../wet';
+import { wallArea } from '../vessel';
+import type { WetDrive } from '../wet';
 import { areaOf, bodyOf, openPlacesOf, whereText, type CoatContext, type CoatKind, type WetResin } from './coat-kind';
 import { settingWait } from './glitter';
 import { changedGrounds } from './ground';
 import type { LaidStrings, PlannedDrops } from './planned-coat';
+import { stringsCover } from './strings-cover';
 import { NOTHING } from './used';
 
-/** What colour covers is worked out from plain numbers, again only when one of them is another. */
-const covers = rememberRecord(spreadCovers, 16);
 /** A wall partly under films, once for what lies under them. */
 const partly = remember(
   (under: Spectrum, share: number, ...films: readonly Film[]): Spectrum =>
@@ -96,8 +95,8 @@ export const strings: CoatKind<'strings'> = {
 };
 
 /** How wet resin of this workshop flows: thinner in a warm room, by as much as it cures faster in it. */
-export const driveOf = (
-  { item }: WetResin,
+const driveOf = (
+  item: WetResin['item'],
   coat: Pick<CoatOf<'strings'>, 'rest' | 'lean'>,
   { settings }: Pick<CoatContext, 'settings'>,
 ): WetDrive => ({
@@ -109,27 +108,14 @@ export const driveOf = (
   rest: coat.rest,
 });
 
-function laidStrings(coat: CoatOf<'strings'>, wet: WetResin, pots: LaidStrings['pots'], context: CoatContext): LaidStrings {
-  const drive = driveOf(wet, coat, context);
-  const height = heightOf(context);
-  const area = wallArea(context.stations) * 100;
-  const round = area / height;
-  const reach = coat.reach ?? { from: 0, to: height };
-  const reached = Math.max(1, Math.min(height, reach.to) - reach.from);
-  const volume = (1000 * coat.ml) / coat.count;
-  const each = {
-    up: () => ({
-      shape: 'line' as const,
-      amount: volume / (reached / Math.cos((coat.slope * Math.PI) / 180)),
-      apart: round / coat.count,
-    }),
-    round: () => ({ shape: 'line' as const, amount: volume / round, apart: reached / coat.count }),
-    edge: () => ({ shape: 'line' as const, amount: (1000 * coat.ml) / round, apart: height }),
-    drops: () => ({ shape: 'drop' as const, amount: volume, apart: Math.sqrt((round * reached) / coat.count) }),
-  }[coat.way]();
-  const inReach = covers({ ...drive, lean: 0, film: wet.thickness, width: coat.width, ...each });
-  const share = coat.way === 'edge' ? inReach : reach.from < height ? (inReach * reached) / height : 0;
-  return { film: wet.thickness, drive, pots, covers: share };
+function laidStrings(
+  coat: CoatOf<'strings'>,
+  { item, thickness: film }: WetResin,
+  pots: LaidStrings['pots'],
+  context: CoatContext,
+): LaidStrings {
+  const drive = driveOf(item, coat, context);
+  return { film, drive, pots, covers: stringsCover(coat, { film, drive }, context.stations) };
 }
 
 /** What is seen from across a table: so much of it under the pots by turns, so thick that it is all there. */

@@ -6,10 +6,10 @@ import type { WetDrive, WetFilm } from './wet-film';
 /** m/s² */
 const GRAVITY = 9.80665;
 /**
- * Share of the wall's own speed that nothing drifts faster than: there a film is pulled to and fro with a tenth of that speed,
+ * Share of the wall's own speed that nothing drifts faster than: there a film is pulled to and fro with a sixteenth of that speed,
  * and what comes of it over a turn isn't small any more, as the average takes it to be.
  */
-const MOST_OF_THE_WALL = 0.015;
+const MOST_OF_THE_WALL = 0.006;
 
 /** What moves a film beside its own levelling: through each cell's right side, and up through its lower edge, mm³/s. */
 export class Driven implements Flows {
@@ -50,7 +50,7 @@ export class Driven implements Flows {
     const leaning = (weight * Math.sin((this.drive.lean * Math.PI) / 180)) / 3;
     for (let row = 0; row < rows; row += 1) {
       const [start, end] = [row * columns, (row + 1) * columns];
-      const radius = (grid.across[row] * columns) / (2 * Math.PI);
+      const radius = grid.round[row] / (2 * Math.PI);
       // `M′M/2Rω` with M = weight·thickness³/3
       const wall = (radius * 2 * Math.PI * this.drive.rpm) / 60;
       const drifting = ((weight * weight) / 3) * (grid.along[row] / (2 * wall));

@@ -4,8 +4,12 @@
  * @see B. van Leer, “Towards the ultimate conservative difference scheme III”, Journal of Computational Physics 23, 1977
  */
 export function gentler(one: number, other: number): number {
-  if (one * other <= 0) return 0;
-  const mean = (one + other) / 2;
-  const least = Math.abs(one) < Math.abs(other) ? 2 * one : 2 * other;
-  return Math.abs(mean) < Math.abs(least) ? mean : least;
+  if (one > 0) {
+    if (other <= 0) return 0;
+    const [mean, least] = [(one + other) / 2, one < other ? 2 * one : 2 * other];
+    return mean < least ? mean : least;
+  }
+  if (one === 0 || other >= 0) return 0;
+  const [mean, least] = [(one + other) / 2, one > other ? 2 * one : 2 * other];
+  return mean > least ? mean : least;
 }

@@ -11,6 +11,8 @@ export interface SpreadWish extends WetDrive {
   readonly film: number;
   /** mm of a line, as it leaves the pot */
   readonly width: number;
+  /** mm round the cup */
+  readonly round: number;
   /** mm from one to the next */
   readonly apart: number;
   /** mm² across a line, or mm³ of a drop */
@@ -20,16 +22,16 @@ export interface SpreadWish extends WetDrive {
 
 /** mm of a cell, and the most of them from one to the next: few enough to be worked out while one types. */
 const CELL = 1.5;
-const MOST_CELLS = { line: 80, drop: 16 } as const;
+const MOST_CELLS = { line: 80, drop: 10 } as const;
 
 /**
  * How much of the wall laid colour covers once it lies still: one line, or one drop, with its share of the wall, worked out as
  * all of them are.
  * @returns 0 to 1
  */
-export function spreadCovers({ film: thickness, width, apart, amount, shape, ...drive }: SpreadWish): number {
-  const cells = Math.max(12, Math.min(MOST_CELLS[shape], Math.ceil(apart / CELL)));
-  const grid = shape === 'line' ? stretchGrid(apart, cells) : patchGrid(apart, cells);
+export function spreadCovers({ film: thickness, round, width, apart, amount, shape, ...drive }: SpreadWish): number {
+  const cells = Math.max(8, Math.min(MOST_CELLS[shape], Math.ceil(apart / CELL)));
+  const grid = shape === 'line' ? stretchGrid(apart, cells, round) : patchGrid(apart, cells, round);
   const film = clearFilm(grid, thickness, 1);
   const [cell] = grid.across;
   const laid = shape === 'line' ? ridgeWidth(amount, width) : dropWidth(amount, width);

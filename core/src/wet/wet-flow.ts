@@ -13,9 +13,10 @@ const TENSION = 0.035;
 const MOST_OF_A_CELL = 0.45;
 /** s: the first step and the longest, and how much longer a step may be than the one before */
 const FIRST = 0.02;
+const SHORTEST = 1e-5;
 const LONGEST = 60;
 const GROWS = 1.5;
-/** Steps between two looks at how fast the colour drifts. */
+/** Steps between two looks at how fast anything goes. */
 const LOOK_EVERY = 4;
 /** Steps of the drift to one of levelling. */
 const MOST_PARTS = 4;
@@ -81,13 +82,21 @@ export class WetFlow {
     const air = this.air !== null && this.seconds < this.air.seconds ? this.air : null;
     const left = (air ? Math.min(until, air.seconds) : until) - this.seconds;
     // Levelling costs most and lets itself be done in long steps: what drifts goes several short ones to each.
-    const most = Math.min(left, this.longest / this.finer);
-    const parts = Math.max(1, Math.min(air ? 1 : MOST_PARTS, Math.ceil(most / this.drifts)));
-    const seconds = Math.min(most, parts * this.drifts);
-    // As thick as it is in the middle of the step.
-    this.viscosity = this.viscosityAt(this.seconds + seconds / 2);
+    let most = Math.min(left, this.longest / this.finer);
+    let parts = 1;
+    let seconds = most;
+    let levels = 0;
+    for (;;) {
+      parts = Math.max(1, Math.min(air ? 1 : MOST_PARTS, Math.ceil(most / this.drifts)));
+      seconds = Math.min(most, parts * this.drifts);
+      // As thick as it is in the middle of the step.
+      this.viscosity = this.viscosityAt(this.seconds + seconds / 2);
+      levels = this.levelled(seconds, air);
+      if (levels * seconds < 2 * MOST_OF_A_CELL || seconds < SHORTEST) break;
+      most = seconds / 4;
+    }
+    this.level(seconds);
     for (let part = 0; part < parts; part += 1) this.drift(seconds / parts, air);
-    const levels = this.level(seconds, air);
     this.seconds += seconds;
     this.steps += 1;
     const longer = Math.max(this.longest, seconds * this.finer) * GROWS;
@@ -97,8 +106,7 @@ export class WetFlow {
   private drift(seconds: number, air: WarmAir | null): void {
     const { film, driven, speeds, moved } = this;
     // Warm air stays where it is on the cup; without it, the frame goes along with the colour, and little of it crosses cells: it stays sharp.
-    const drifts = this.turning;
-    const turning = air ? 0 : drifts;
+    const turning = air ? 0 : this.turning;
     speeds.weigh();
     driven.work(this.viscosity, turning, air);
     speeds.ofDriven(driven, turning, air !== null);
@@ -108,29 +116,31 @@ export class WetFlow {
     }
     flowOn(film.grid, film.all, driven, seconds);
     this.turned += turning * seconds;
+    this.turning = speeds.turns(driven.drift);
+    this.drifted += this.turning * seconds;
     if (this.looks % LOOK_EVERY === 0) {
-      this.turning = speeds.turns(driven.drift);
       const fastest = drivenFastest(film, driven, this.turning);
       this.drifts = (fastest > 0 ? Math.min(LONGEST, MOST_OF_A_CELL / fastest) : LONGEST) / this.finer;
     }
-    this.drifted += drifts * seconds;
     this.looks += 1;
   }
 
-  /** @returns the most of a cell that levelling takes colour through in a second */
-  private level(seconds: number, air: WarmAir | null): number {
-    const { film, levelling, speeds, moved } = this;
+  /** What a step would level out. @returns the most of a cell that it takes colour through in a second */
+  private levelled(seconds: number, air: WarmAir | null): number {
     this.eased(air);
+    this.levelling.work(this.film.all, this.ease, seconds);
+    return levelledFastest(this.film, this.levelling);
+  }
+
+  private level(seconds: number): void {
+    const { film, levelling, speeds, moved } = this;
     speeds.weigh();
-    levelling.work(film.all, this.ease, seconds);
     speeds.ofLevelling(levelling);
     for (const pot of film.colour) {
       carried(film.grid, pot, speeds, moved);
       flowOn(film.grid, pot, moved, seconds);
     }
-    const fastest = levelledFastest(film, levelling);
     flowOn(film.grid, film.all, levelling, seconds);
-    return fastest;
   }
 
   /** How readily each cell levels. */

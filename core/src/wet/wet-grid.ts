@@ -6,6 +6,8 @@ export interface WetGrid {
   readonly rows: number;
   /** mm of height a row */
   readonly rise: number;
+  /** what the tape reads there, by row: of a stretch round a cup more than its cells are wide together */
+  readonly round: Float64Array;
   /** width of a cell, by row: a taper's cells are wider at the rim */
   readonly across: Float64Array;
   /** length of a cell up the wall, by row */
@@ -37,24 +39,26 @@ export function wetGrid(stations: readonly Station[], cell: number): WetGrid {
   });
   const edge = Float64Array.from({ length: rows + 1 }, (_, row) => roundAt(row * rise) / columns);
   const step = edge.map((width, row) => (row > 0 && row < rows ? width / ((along[row - 1] + along[row]) / 2) : 0));
-  return { columns, rows, rise, across, along, edge, step };
+  const round = across.map((wide) => wide * columns);
+  return { columns, rows, rise, round, across, along, edge, step };
 }
 
-const evenGrid = (columns: number, rows: number, cell: number): WetGrid => ({
+const evenGrid = (columns: number, rows: number, cell: number, round: number): WetGrid => ({
   columns,
   rows,
   rise: cell,
+  round: new Float64Array(rows).fill(round),
   across: new Float64Array(rows).fill(cell),
   along: new Float64Array(rows).fill(rows === 1 ? 1 : cell),
   edge: new Float64Array(rows + 1).fill(cell),
   step: Float64Array.from({ length: rows + 1 }, (_, row) => (row > 0 && row < rows ? 1 : 0)),
 });
 
-/** A stretch round a cup, a mm high: what any height of a long string is like. @param round mm */
-export const stretchGrid = (round: number, cells: number): WetGrid => evenGrid(cells, 1, round / cells);
+/** A stretch round a cup, a mm high: what any height of a long string is like. @param long mm @param round mm, of the cup */
+export const stretchGrid = (long: number, cells: number, round: number): WetGrid => evenGrid(cells, 1, long / cells, round);
 
-/** A square piece of wall. @param side mm */
-export const patchGrid = (side: number, cells: number): WetGrid => evenGrid(cells, cells, side / cells);
+/** A square piece of wall. @param side mm @param round mm, of the cup */
+export const patchGrid = (side: number, cells: number, round: number): WetGrid => evenGrid(cells, cells, side / cells, round);
 
 /** mm² of a row's cells. */
 export const cellSize = ({ across, along }: WetGrid, row: number): number => across[row] * along[row];

@@ -56,7 +56,7 @@ export function wetMeasures(wet: WetColour, reach: { readonly from: number; read
   for (let at = 0; at < floating.length; at += 1) {
     const size = sizeOf(at);
     all += size;
-    if (floating[at] < OF_A_LINE * most) continue;
+    if (floating[at] <= OF_A_LINE * most) continue;
     if (colour.filter((pot) => pot[at] >= MEETS * floating[at]).length > 1) both += size;
   }
   const [low, high] = reach === null ? [0, rows * rise] : [reach.from, Math.min(rows * rise, reach.to)];

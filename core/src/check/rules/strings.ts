@@ -1,5 +1,5 @@
-import { countText, percentText, tidy } from '../../units';
-import { intoWet } from '../../coats';
+import { countText, percentText } from '../../units';
+import { intoWet, keptApart } from '../../coats';
 import { isFilm } from '../../design';
 import { stepsOfKind, type Rule } from '../finding';
 
@@ -55,15 +55,21 @@ export const stringsRun: Rule = {
     stepsOfKind(facts, 'strings').flatMap(({ coat, planned }) => {
       const covers = planned.strings?.covers ?? 0;
       if (covers < RUN_TOGETHER) return [];
-      const ml = tidy(Math.max(0.5, Math.round(coat.ml) / 2));
+      const apart = planned.strings ? keptApart(coat, planned.strings, facts.design.cup.stations) : null;
       return [
         {
           level: 'look' as const,
           coat: coat.id,
           area: null,
           says: `“${planned.title}” covers ${percentText(covers, 0)} of the wall once it lies still: ${coat.way === 'drops' ? 'drops' : 'lines'} run into each other.`,
-          why: 'They spread until the resin has thickened. Less of it, fewer of them, a thinner coat under them or a longer rest before laying keeps them apart.',
-          fix: ml < coat.ml ? { does: 'set coat' as const, label: `Hold back ${ml} ml only`, coat: { ...coat, ml } } : null,
+          why: 'They spread until the resin has thickened. Less of it, fewer of them or a longer rest before laying keeps them apart.',
+          fix: apart
+            ? {
+                does: 'set coat' as const,
+                label: `Lay ${countText(apart.count, coat.way === 'drops' ? 'drop' : 'line')} of ${apart.ml} ml in all`,
+                coat: apart,
+              }
+            : null,
         },
       ];
     }),
