@@ -116,7 +116,9 @@ describe('every kind of coat', () => {
   const begun = (kind: CoatKindName): Coat => startingCoat(kind, design, { shelf: [...shelf, film, pearl] }, kind as CoatId);
   const pearl = { ...startingItem('ink', 'pearl'), type: 'pearl' } as ShelfItem;
   const kinds = Object.keys(coatKinds) as CoatKindName[];
-  const figures = (coat: Coat) => Object.entries(coat).flatMap(([field, now]) => (typeof now === 'number' ? [field] : []));
+  // A seed is no figure to type: another hand lays it at a press.
+  const figures = (coat: Coat) =>
+    Object.entries(coat).flatMap(([field, now]) => (typeof now === 'number' && field !== 'seed' ? [field] : []));
 
   test.each(kinds)('%s: each of its figures is a field, and so is each thing of the shelf it is made with', async (kind) => {
     const coat = begun(kind);
