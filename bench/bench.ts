@@ -8,6 +8,7 @@ import { programRows } from './program-bench';
 import { fadeRows } from './fade-bench';
 import { ringRows } from './ring-bench';
 import { surfaceRows } from './surface-bench';
+import { wetRow } from './wet-bench';
 
 printTable([
   ...(await coreRows()),
@@ -15,6 +16,7 @@ printTable([
   ...fadeRows(),
   ...ringRows(),
   inkRow(),
+  wetRow(),
   ...(await surfaceRows()),
   ...loadRows(),
   ...(await largeRows()),

@@ -3,7 +3,7 @@ import { inkTint } from '../ink';
 import { LEFT_OVER } from '../layout';
 import { regionPixels } from '../field';
 import type { WetColour } from '../wet';
-import type { StringsStep } from './string-flow';
+import type { StringsStep } from './strings-step';
 
 /** The unrolled wall: rim at the top, seam at both sides. */
 export interface FlowPicture {

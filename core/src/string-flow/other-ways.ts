@@ -1,7 +1,7 @@
 import type { CoatId, Design, Workshop } from '../design';
 import { isFilm } from '../design';
 import { stillAfter, wetColours, wetMeasures, type WetMeasures } from '../wet';
-import { stringsStep } from './string-flow';
+import { stringsStep } from './strings-step';
 
 /** Another way to lay the same strings, and what it comes to. */
 export interface OtherWay {

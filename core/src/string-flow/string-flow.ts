@@ -1,9 +1,7 @@
-import type { LaidStrings, Step } from '../coats';
-import type { CoatId, CoatOf, Design, Workshop } from '../design';
-import { trialWork, type Plan } from '../plan';
-import { wishOf } from '../strings';
+import type { CoatId, Design, Workshop } from '../design';
 import { stillAfter, wetColours, wetMeasures, type WetMeasures, type WetWish } from '../wet';
 import { flowPicture, type FlowPicture } from './flow-picture';
+import { stringsStep } from './strings-step';
 
 /** How the strings of a coat stand at one moment. */
 export interface FlowMoment {
@@ -29,23 +27,6 @@ export const momentsOf = (wish: WetWish): readonly number[] => {
   const still = Math.round(stillAfter(wish.drive));
   return [...LOOKS.filter((minutes) => minutes < still), still];
 };
-
-export interface StringsStep {
-  readonly plan: Plan;
-  readonly step: Step;
-  readonly coat: CoatOf<'strings'>;
-  readonly wish: WetWish;
-  readonly pots: LaidStrings['pots'];
-}
-
-/** A strings coat with its step; null where it is of another kind, or gone, or nothing under it is wet. */
-export function stringsStep(design: Design, workshop: Workshop, id: CoatId): StringsStep | null {
-  const { plan, steps } = trialWork(design, workshop);
-  const step = steps.find((one) => one.coat.id === id);
-  if (step?.coat.kind !== 'strings' || step.planned.strings === null) return null;
-  const { strings } = step.planned;
-  return { plan, step, coat: step.coat, wish: wishOf(step.coat, strings, design.cup, plan.areas), pots: strings.pots };
-}
 
 /** How the strings of a coat run, told again and again until nothing moves; nothing of a coat that has none. */
 export function* stringFlow(design: Design, workshop: Workshop, id: CoatId): Generator<StringFlow, StringFlow> {

@@ -145,6 +145,13 @@ export const glitterTroubles: readonly Trouble[] = [
           design.coats.filter(({ kind }) => kind === 'ink').length > 1 ? 'More than one tinted coat is planned.' : null,
       },
       {
+        says: 'Strings of two pots lay so close that they spread into each other.',
+        cure: 'Leave it to set, then lay one of the two colours anew in a clear coat over it.',
+        prevent: 'Fewer lines, less in each pot, or a longer rest before laying; see “How they run”.',
+        often: 2,
+        here: found('strings that run together'),
+      },
+      {
         says: 'Two glitters of opposite hue mixed in one pot.',
         cure: 'A tinted coat over it draws it to one side.',
         prevent: 'See “By the eye” and the colour from afar before mixing.',

@@ -170,4 +170,33 @@ export const resinTroubles: readonly Trouble[] = [
       },
     ],
   },
+  {
+    name: 'Heads on strings, or strings that lost themselves',
+    causes: [
+      {
+        says: 'They began or ended on the wall: what still falls when the hand stops lands on one spot.',
+        cure: 'While wet, draw the head out over the edge with a stick; once cured, sand it level and close it.',
+        prevent: 'Carry each line over both edges in one stroke.',
+        often: 3,
+        here: found('strings that end on the wall'),
+      },
+      {
+        says: 'The resin was still thin when they were laid, so they spread until they met.',
+        cure: 'Lay a second, sparser set once it can be sanded.',
+        prevent: 'Let the pots thicken before laying, or take a quicker resin.',
+        often: 2,
+        here: found('strings that run together', 'rest before strings'),
+      },
+      {
+        says: 'The cup hung lower at one end, and they ran to it.',
+        cure: 'Level the turner at once and turn on; what has run off is gone.',
+        prevent: 'Set the arm level with the wet cup on it.',
+        often: 1,
+        here: ({ design }) =>
+          design.coats.some((coat) => coat.kind === 'strings' && coat.lean !== 0)
+            ? 'Strings are planned on a cup that leans.'
+            : null,
+      },
+    ],
+  },
 ];

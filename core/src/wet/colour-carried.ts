@@ -4,11 +4,12 @@ import type { WetGrid } from './wet-grid';
 
 /**
  * What is colour of what flows, mm³/s.
+ * @param level nothing goes up or down: `out.up` stays as it is
  * @param speeds of the colour through right sides and lower edges: mm³/s a mm of it
  */
-export function carried(grid: WetGrid, colour: Float64Array, speeds: Flows, out: Flows): void {
+export function carried(grid: WetGrid, colour: Float64Array, speeds: Flows, out: Flows, level: boolean): void {
   carriedRound(grid, colour, speeds.right, out.right);
-  if (grid.rows > 1) carriedUp(grid, colour, speeds.up, out.up);
+  if (!level) carriedUp(grid, colour, speeds.up, out.up);
 }
 
 function carriedRound({ columns, rows }: WetGrid, colour: Float64Array, speeds: Float64Array, out: Float64Array): void {

@@ -18,24 +18,21 @@ export class ColourSpeeds implements Flows {
     this.up = new Float64Array(film.all.length + film.grid.columns);
   }
 
-  /** What colour there is, before anything moves. */
-  weigh(): void {
+  /** What share of a flow colour is, where it is driven one way or another: only the ways that something goes now. */
+  weigh(ways: { readonly levelled: boolean; readonly drifting: boolean; readonly dragged: boolean }): void {
+    if (ways.levelled) this.share(this.levelled, levelledShare, SURFACE.levelled);
+    if (ways.drifting) this.share(this.drifting, driftingShare, SURFACE.drifting);
+    if (ways.dragged) this.share(this.dragged, draggedShare, SURFACE.dragged);
+  }
+
+  private share(out: Float64Array, shareOf: (lower: number) => number, surface: number): void {
     const { all, colour } = this.film;
-    const { levelled, drifting, dragged } = this;
+    const [first, ...others] = colour;
     for (let at = 0; at < all.length; at += 1) {
       const thick = all[at];
-      let floating = 0;
-      for (let pot = 0; pot < colour.length; pot += 1) floating += colour[pot][at];
-      if (floating < 1e-6 * thick) {
-        levelled[at] = SURFACE.levelled / thick;
-        drifting[at] = SURFACE.drifting / thick;
-        dragged[at] = SURFACE.dragged / thick;
-      } else {
-        const lower = floating < thick ? 1 - floating / thick : 0;
-        levelled[at] = levelledShare(lower) / floating;
-        drifting[at] = driftingShare(lower) / floating;
-        dragged[at] = draggedShare(lower) / floating;
-      }
+      let floating = first[at];
+      for (const pot of others) floating += pot[at];
+      out[at] = floating < 1e-6 * thick ? surface / thick : shareOf(floating < thick ? 1 - floating / thick : 0) / floating;
     }
   }
 
@@ -55,7 +52,7 @@ export class ColourSpeeds implements Flows {
    * Of what drifts, runs down and is blown.
    * @param turning cells a second that the frame goes along
    */
-  ofDriven({ drift, lean, blown }: Driven, turning: number, blows: boolean): void {
+  ofDriven({ drift, lean, blown, level }: Driven, turning: number, blows: boolean): void {
     const { columns, rows, across, along } = this.film.grid;
     const { levelled, drifting, dragged, right, up } = this;
     for (let row = 0; row < rows; row += 1) {
@@ -67,6 +64,7 @@ export class ColourSpeeds implements Flows {
         if (blows) right[at] += (blown.right[at] * (dragged[at] + dragged[next])) / 2;
       }
     }
+    if (level) return;
     this.upwards(lean, levelled);
     if (!blows) return;
     for (let at = columns; at < levelled.length; at += 1) up[at] += (blown.up[at] * (dragged[at - columns] + dragged[at])) / 2;

@@ -3,7 +3,7 @@ import { carried, flowOn } from './colour-carried';
 import { ColourSpeeds } from './colour-speeds';
 import { Driven } from './driven';
 import { drivenFastest, levelledFastest } from './fastest';
-import { Levelling } from './levelling';
+import { Levelling, type Flows } from './levelling';
 import type { WarmAir } from './warm-air';
 import type { WetDrive, WetFilm } from './wet-film';
 
@@ -49,7 +49,9 @@ export class WetFlow {
   private readonly driven: Driven;
   private readonly speeds: ColourSpeeds;
   private readonly ease: Float64Array;
-  private readonly moved;
+  private readonly moved: Flows;
+  /** the same where nothing goes up or down */
+  private readonly movedRound: Flows;
 
   /** @param finer steps are so many times shorter than they need to be */
   constructor(
@@ -63,6 +65,7 @@ export class WetFlow {
     this.speeds = new ColourSpeeds(film);
     this.ease = new Float64Array(film.all.length);
     this.moved = { right: new Float64Array(film.all.length), up: new Float64Array(film.all.length + film.grid.columns) };
+    this.movedRound = { right: this.moved.right, up: new Float64Array(this.moved.up.length) };
     this.driven.work(this.viscosityAt(0), 0, air);
     this.drifts = Math.min(FIRST, MOST_OF_A_CELL / Math.max(1, drivenFastest(film, this.driven, 0)));
   }
@@ -104,14 +107,16 @@ export class WetFlow {
   }
 
   private drift(seconds: number, air: WarmAir | null): void {
-    const { film, driven, speeds, moved } = this;
+    const { film, driven, speeds } = this;
     // Warm air stays where it is on the cup; without it, the frame goes along with the colour, and little of it crosses cells: it stays sharp.
     const turning = air ? 0 : this.turning;
-    speeds.weigh();
     driven.work(this.viscosity, turning, air);
+    speeds.weigh({ levelled: !driven.level, drifting: true, dragged: air !== null });
     speeds.ofDriven(driven, turning, air !== null);
+    // Most cups stand level: then nothing goes up or down, and nobody needs to look.
+    const moved = driven.level ? this.movedRound : this.moved;
     for (const pot of film.colour) {
-      carried(film.grid, pot, speeds, moved);
+      carried(film.grid, pot, speeds, moved, driven.level);
       flowOn(film.grid, pot, moved, seconds);
     }
     flowOn(film.grid, film.all, driven, seconds);
@@ -134,10 +139,10 @@ export class WetFlow {
 
   private level(seconds: number): void {
     const { film, levelling, speeds, moved } = this;
-    speeds.weigh();
+    speeds.weigh({ levelled: true, drifting: false, dragged: false });
     speeds.ofLevelling(levelling);
     for (const pot of film.colour) {
-      carried(film.grid, pot, speeds, moved);
+      carried(film.grid, pot, speeds, moved, film.grid.rows === 1);
       flowOn(film.grid, pot, moved, seconds);
     }
     flowOn(film.grid, film.all, levelling, seconds);
