@@ -158,6 +158,27 @@ describe('what goes wrong, and what mends it', () => {
     expect(covers({ count: 4, ml: 3 })).toBeLessThan(as);
     expect(covers({ rest: 24 })).toBeLessThan(as);
   });
+  test('two lively colours that make a dull one are told with what they come to; laid into coats of their own they are not', () => {
+    const white = { ...coat.base, paint: 'limewash' };
+    const mud = (coats: readonly object[]) =>
+      planned(designWith(coats)).findings.filter(({ rule }) => rule === 'strings that turn to mud');
+    const both = { ...strings, ink: 'sloe', load: 3, also: [{ ink: 'marrow', load: 3 }] };
+    const [found] = mud([white, slow, both]);
+    expect(found?.says).toMatch(
+      /^Sloe and Marrow turn to mud where they run into each other \(#[0-9a-f]{6}\), on \w+ and \w+\.$/,
+    );
+    const apart = [
+      white,
+      slow,
+      { ...both, also: undefined },
+      { kind: 'rest', hours: 24 },
+      coat.sand,
+      slow,
+      { ...both, ink: 'marrow', load: 4, also: undefined },
+    ];
+    expect(mud(apart)).toEqual([]);
+    expect(mud([white, slow, { ...both, also: [{ ink: 'tarn', load: 3 }] }])).toEqual([]);
+  });
   test('too much ink in a pot of them is told by the pot', () => {
     const found = planned(laid({ load: 12, also: [{ ink: 'tarn', load: 1 }] })).findings.find(({ rule }) => rule === 'ink load');
     expect(found?.level).toBe('stop');

@@ -30,6 +30,7 @@ import { loosePowder } from './rules/loose-powder';
 import { masksComeOff, maskUnderResin, tapeOnFreshPaint } from './rules/masks';
 import { flameOverInk } from './rules/flame';
 import { lightBeforeDark } from './rules/light-before-dark';
+import { muddyStrings } from './rules/muddy-strings';
 import { motifShows } from './rules/motif-shows';
 import { outlineCovers, pieceOffTheCup, pieceUnderHandle, stripFits } from './rules/pieces';
 import { rimLine } from './rules/rim-line';
@@ -61,6 +62,7 @@ export const rules: readonly Rule[] = [
   stringsEnd,
   stringsRun,
   stringsRest,
+  muddyStrings,
   loosePowder,
   sealFilm,
   pieceOffTheCup,

@@ -1,4 +1,4 @@
-import { deltaE2000, differenceWords, hexOf, labOf, mixSpectra, reflectanceOf, type DifferenceWords } from '../colour';
+import { deltaE2000, differenceWords, hexOf, isMud, labOf, mixSpectra, reflectanceOf, type DifferenceWords } from '../colour';
 import { heldRing } from './held-ring';
 import { EXACT_UP_TO, neighbourChroma, neighbourCost } from './ring-order';
 
@@ -42,9 +42,6 @@ export class RingError extends Error {
 
 /** As many sections as still can be strewn apart. */
 const MOST = 36;
-/** OKLCh chroma under which a mix is mud, and over which both parents were lively. */
-const MUD = 0.04;
-const LIVELY = 0.1;
 
 export function meetingOf(one: RingColour, other: RingColour): RingMeeting {
   const [a, b] = [reflectanceOf(one.colour), reflectanceOf(other.colour)];
@@ -55,7 +52,7 @@ export function meetingOf(one: RingColour, other: RingColour): RingMeeting {
     other,
     mixed: hexOf(mixSpectra([a, b], [0.5, 0.5])),
     dulling: Math.max(0, (chroma.one + chroma.other) / 2 - chroma.mixed),
-    mud: chroma.mixed < MUD && chroma.one > LIVELY && chroma.other > LIVELY,
+    mud: isMud(chroma.one, chroma.other, chroma.mixed),
     difference,
     words: differenceWords(difference),
     cost: neighbourCost(one.colour, other.colour),

@@ -1,13 +1,4 @@
-import { converter, modeLrgb, modeOklch, useMode } from 'culori/fn';
-import { deltaE2000, labOf, linearRgbOf, mixSpectra, reflectanceOf, type Spectrum } from '../colour';
-
-useMode(modeLrgb);
-useMode(modeOklch);
-const oklch = converter('oklch');
-const chromaOf = (spectrum: Spectrum): number => {
-  const [r, g, b] = linearRgbOf(spectrum);
-  return oklch({ mode: 'lrgb', r, g, b }).c;
-};
+import { chromaOf, deltaE2000, labOf, mixSpectra, reflectanceOf } from '../colour';
 
 /** The most colours whose order is found exactly; beyond it the search is a good guess. */
 export const EXACT_UP_TO = 12;

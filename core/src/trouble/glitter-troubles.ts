@@ -149,7 +149,7 @@ export const glitterTroubles: readonly Trouble[] = [
         cure: 'Leave it to set, then lay one of the two colours anew in a clear coat over it.',
         prevent: 'Fewer lines, less in each pot, or a longer rest before laying; see “How they run”.',
         often: 2,
-        here: found('strings that run together'),
+        here: found('strings that turn to mud', 'strings that run together'),
       },
       {
         says: 'Two glitters of opposite hue mixed in one pot.',
