@@ -1,7 +1,7 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { Key } from 'selenium-webdriver';
-import { choose, openBrowser, painted, picture, press, reads, resize, withNamed, type Browser } from './browser';
+import { choose, menuItem, openBrowser, painted, picture, press, reads, resize, type, withNamed, type Browser } from './browser';
 import { Program } from './program';
 
 const FOLDER = join(__dirname, '..', '..', 'docs', 'screenshots');
@@ -119,37 +119,24 @@ const shots: readonly { name: string; path: string; says: string | RegExp; then?
       await browser.executeScript('document.querySelector(".stage").scrollTop = 0');
     },
   },
+  {
+    // Last: it lays a coat.
+    name: 'strings',
+    path: '/designs/peat-fire/coats',
+    says: 'Scuff and degrease',
+    then: async (browser) => {
+      await press(browser, 'Add a coat');
+      await menuItem(browser, 'Strings of colour');
+      await reads(browser, /Strings: \w/, 'li.open');
+      await press(browser, 'Another pot of colour');
+      await reads(browser, /Strings: .* and /, 'li.open .title');
+      await type(browser, 'Load of ink 2', '3');
+      await reads(browser, 'when it lies still', 'au-string-flow');
+      await reads(browser, 'Colours run into each other', 'au-string-flow');
+      await browser.executeScript('document.querySelector("au-string-flow").scrollIntoView({ block: "center" })');
+    },
+  },
 ];
-
-/** One view as it is on five screens, from a desk's to a phone's, in one picture. */
-const sizes = [
-  [1920, 1080],
-  [1280, 800],
-  [1024, 768],
-  [820, 1180],
-  [390, 844],
-] as const;
-
-async function fiveSizes(browser: Browser, address: string): Promise<void> {
-  const taken: string[] = [];
-  for (const [width, height] of sizes) {
-    await resize(browser, width, height);
-    await browser.get(`${address}/designs/copper-eaves/colour`);
-    await reads(browser, 'By the eye');
-    await painted(browser);
-    const scale = 0.27;
-    const image = `data:image/png;base64,${await browser.takeScreenshot()}`;
-    taken.push(
-      `<figure><img src="${image}" width="${width * scale}" height="${height * scale}"><figcaption>${width} × ${height}</figcaption></figure>`,
-    );
-  }
-  await resize(browser, 1280, 800);
-  const style =
-    'body{margin:0;padding:16px;display:flex;flex-wrap:wrap;gap:14px;align-items:end;justify-content:center;background:#fbf6ee;font:14px sans-serif}figure{margin:0}img{display:block;border:1px solid #cdb99e}figcaption{padding-top:4px}';
-  await browser.get('about:blank');
-  await browser.executeScript('document.body.innerHTML = arguments[0]', `<style>${style}</style>${taken.join('')}`);
-  await picture(browser, join(FOLDER, 'sizes.png'));
-}
 
 async function main(): Promise<void> {
   mkdirSync(FOLDER, { recursive: true });
@@ -166,7 +153,6 @@ async function main(): Promise<void> {
       await picture(browser, join(FOLDER, `${name}.png`));
       process.stdout.write(`docs/screenshots/${name}.png\n`);
     }
-    await fiveSizes(browser, program.address);
   } finally {
     await browser.quit();
     await program.end();
