@@ -9,7 +9,10 @@ import {
   labOf,
   planOf,
   reflectanceOf,
+  withCupFitted,
   withFix,
+  withoutArea,
+  type AreaId,
   type CoatId,
   type CoatOf,
   type Design,
@@ -238,6 +241,20 @@ describe('how they run', () => {
     expect(ways[3].design.coats[1]).toMatchObject({ resin: 'quick-2-1' });
     expect(ways[1].design.coats[2]).toMatchObject({ rest: 5 });
   });
+});
+
+test('on another cup strings keep their share of the wall; without its area an edge is to be named anew', () => {
+  const design = laid({ reach: { from: 40, to: 120 }, way: 'edge', area: 'low' });
+  const taller = {
+    ...design.cup,
+    stations: design.cup.stations.map((one) => ({ ...one, height: 2 * one.height })),
+    lipStrip: 20,
+  };
+  expect(withCupFitted(design, taller).coats[2]).toMatchObject({ reach: { from: 80, to: 240 } });
+  expect(rules(design).map(({ rule }) => rule)).not.toContain('strings along an edge');
+  const without = withoutArea(design, 'low' as AreaId);
+  expect(without.coats[2]).toMatchObject({ area: null });
+  expect(rules(without).map(({ rule }) => rule)).toContain('strings along an edge');
 });
 
 test('an area’s upper edge is found at every angle it has one', () => {

@@ -14,6 +14,7 @@ import {
   type WallPlace,
 } from '../areas';
 import { coatedHeight, footLevel, heightOf, topLevel, type Cup, type Level } from '../vessel';
+import type { CoatHeights } from './coat';
 import type { Design } from './design';
 
 /** A design with one area more, on top of the others. */
@@ -107,7 +108,8 @@ export function withoutArea(design: Design, id: AreaId): Design {
       .map((area) => (area.kind === 'scatter' && area.inside === id ? { ...area, inside: null } : area)),
     blends: design.blends.filter((blend) => blend.area !== id),
     fades: design.fades.filter((fade) => fade.area !== id),
-    coats: design.coats.map((coat) => {
+    coats: design.coats.map((was) => {
+      const coat = was.kind === 'strings' && was.area === id ? { ...was, area: null } : was;
       if (!('on' in coat) || coat.on === 'all' || !coat.on.includes(id)) return coat;
       const on = coat.on.filter((other) => other !== id);
       return { ...coat, on: on.length > 0 ? on : 'all' };
@@ -131,15 +133,19 @@ export function withCupFitted(design: Design, cup: Cup): Design {
   const [before, after] = [coatedHeight(design.cup), coatedHeight(cup)];
   const fitted = (mm: number) => (mm === before ? after : Math.min(heightOf(cup), Math.round(((mm * after) / before) * 10) / 10));
   const level = (one: Level): Level => (one.by === 'share' ? one : { ...one, mm: fitted(one.mm) });
+  const heights = ({ from, to }: CoatHeights): CoatHeights => ({
+    from: fitted(from),
+    to: Math.max(fitted(from) + 1, fitted(to)),
+  });
   return {
     ...design,
     cup,
     areas: design.areas.map((area) => areaSqueezed(areaWithLevels(area, level), after / before)),
     coats: design.coats.map((coat) => {
       if ('centre' in coat) return { ...coat, centre: fitted(coat.centre) };
+      if (coat.kind === 'strings' && coat.reach) return { ...coat, reach: heights(coat.reach) };
       if (!('between' in coat) || !coat.between) return coat;
-      const from = fitted(coat.between.from);
-      return { ...coat, between: { from, to: Math.max(from + 1, fitted(coat.between.to)) } };
+      return { ...coat, between: heights(coat.between) };
     }),
   };
 }
