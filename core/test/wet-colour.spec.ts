@@ -1,5 +1,15 @@
 import fc from 'fast-check';
-import { clearFilm, spreadCovers, stillAfter, wetColour, wetMeasures, type WetFineness, type WetWish } from '../src/wet';
+import {
+  clearFilm,
+  spreadCovers,
+  stillAfter,
+  stretchGrid,
+  wetColour,
+  WetFlow,
+  wetMeasures,
+  type WetFineness,
+  type WetWish,
+} from '../src/wet';
 import { turnedSlowly } from './turned-slowly';
 
 /* How colour laid into wet resin runs. */
@@ -74,6 +84,22 @@ test('steps half as long, and cells half as wide, tell the same', () => {
   const fine = lie(given, { cell: 2.5 });
   expect(Math.abs(fine.covers / as.covers - 1)).toBeLessThan(0.15);
   expect(Math.abs(fine.drifted / as.drifted - 1)).toBeLessThan(0.05);
+});
+
+test('a ripple levels out as fast as theory has it', () => {
+  // To first order its height falls by e^(−σh³k⁴t/3μ).
+  const [round, film, waves, seconds] = [60, 0.4, 4, 60];
+  const grid = stretchGrid(round, 120, round);
+  const wet = clearFilm(grid, film, 1);
+  const wave = (at: number) => Math.cos((2 * Math.PI * waves * (at + 0.5)) / grid.columns);
+  wet.all.forEach((_, at) => (wet.all[at] += 0.005 * wave(at)));
+  const flow = new WetFlow(wet, { viscosity: 2500, potLife: 1e6, density: 1.07, rpm: 60, lean: 0, rest: 0 }, null, 20);
+  while (flow.seconds < seconds - 1e-9) flow.step(seconds);
+  const k = (2 * Math.PI * waves) / round;
+  const left = Math.exp(-(35 / (3 * 2.5)) * film ** 3 * k ** 4 * seconds);
+  expect(left).toBeLessThan(0.7);
+  expect((Math.max(...wet.all) - film) / 0.005 / left).toBeCloseTo(1, 1);
+  expect(Math.abs((Math.max(...wet.all) - Math.min(...wet.all)) / 0.01 / left - 1)).toBeLessThan(0.03);
 });
 
 test('averaged over the turns it is what turning and turning comes to', () => {

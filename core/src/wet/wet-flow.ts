@@ -11,16 +11,17 @@ import type { WetDrive, WetFilm } from './wet-film';
 const TENSION = 0.035;
 /** Nothing crosses more of a cell in a step than this. */
 const MOST_OF_A_CELL = 0.45;
-/** s: the first step and the longest, and how much longer a step may be than the one before */
+/** s: the first step, the shortest and the longest */
 const FIRST = 0.02;
 const SHORTEST = 1e-5;
 const LONGEST = 60;
+/** How much longer a step may be than the one before, and how much shorter one is tried that goes too far. */
 const GROWS = 1.5;
+const SHORTER = 4;
 /** Steps between two looks at how fast anything goes. */
 const LOOK_EVERY = 4;
 /** Steps of the drift to one of levelling. */
 const MOST_PARTS = 4;
-
 /** Steps after which it is let be: so many take only films so thin or cups so steep that all has long run together, or off. */
 const MOST_STEPS = 900;
 
@@ -84,20 +85,7 @@ export class WetFlow {
     }
     const air = this.air !== null && this.seconds < this.air.seconds ? this.air : null;
     const left = (air ? Math.min(until, air.seconds) : until) - this.seconds;
-    // Levelling costs most and lets itself be done in long steps: what drifts goes several short ones to each.
-    let most = Math.min(left, this.longest / this.finer);
-    let parts = 1;
-    let seconds = most;
-    let levels = 0;
-    for (;;) {
-      parts = Math.max(1, Math.min(air ? 1 : MOST_PARTS, Math.ceil(most / this.drifts)));
-      seconds = Math.min(most, parts * this.drifts);
-      // As thick as it is in the middle of the step.
-      this.viscosity = this.viscosityAt(this.seconds + seconds / 2);
-      levels = this.levelled(seconds, air);
-      if (levels * seconds < 2 * MOST_OF_A_CELL || seconds < SHORTEST) break;
-      most = seconds / 4;
-    }
+    const { seconds, parts, levels } = this.stepWithin(Math.min(left, this.longest / this.finer), air);
     this.level(seconds);
     for (let part = 0; part < parts; part += 1) this.drift(seconds / parts, air);
     this.seconds += seconds;
@@ -106,9 +94,24 @@ export class WetFlow {
     this.longest = Math.min(LONGEST, longer, levels > 0 ? MOST_OF_A_CELL / levels : LONGEST);
   }
 
+  /**
+   * How long a step can be, what levels out in it, and in how many parts what drifts is done. Levelling costs most and lets itself
+   * be done in long steps; where it would take colour too far, as at first where a ridge is steep, in shorter ones.
+   */
+  private stepWithin(most: number, air: WarmAir | null): { seconds: number; parts: number; levels: number } {
+    for (let within = most; ; within /= SHORTER) {
+      const parts = Math.max(1, Math.min(air ? 1 : MOST_PARTS, Math.ceil(within / this.drifts)));
+      const seconds = Math.min(within, parts * this.drifts);
+      // As thick as it is in the middle of the step.
+      this.viscosity = this.viscosityAt(this.seconds + seconds / 2);
+      const levels = this.levelled(seconds, air);
+      if (levels * seconds < 2 * MOST_OF_A_CELL || seconds < SHORTEST) return { seconds, parts, levels };
+    }
+  }
+
   private drift(seconds: number, air: WarmAir | null): void {
     const { film, driven, speeds } = this;
-    // Warm air stays where it is on the cup; without it, the frame goes along with the colour, and little of it crosses cells: it stays sharp.
+    // Warm air stays where it is on the cup; without it the frame goes along with the colour, which so stays sharp.
     const turning = air ? 0 : this.turning;
     driven.work(this.viscosity, turning, air);
     speeds.weigh({ levelled: !driven.level, drifting: true, dragged: air !== null });
