@@ -169,7 +169,7 @@ test('what is told while one types agrees with what runs', () => {
       amount: (1000 * ml) / count / 120,
       apart: 225 / count,
     });
-    expect(Math.abs(told - run)).toBeLessThan(0.08);
+    expect(Math.abs(told - run)).toBeLessThan(0.04);
   }
 });
 

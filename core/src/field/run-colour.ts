@@ -12,16 +12,13 @@ const STEPS = 12;
 /** The same among flakes, where there is enough to look at. */
 const STEPS_OVER_FLAKES = 7;
 
-/** mm of a cell of the flow: a picture is there to be looked at soon. */
-const CELL = 2;
-
 /** The flow is worked out once for the same colour, film and room. */
 const kept: { key: string; wet: WetColour }[] = [];
 function settled(wish: WetWish): WetColour {
   const key = JSON.stringify(wish);
   const found = kept.find((one) => one.key === key);
   if (found) return found.wet;
-  const wet = wetColour(wish, { cell: CELL });
+  const wet = wetColour(wish);
   kept.unshift({ key, wet });
   kept.length = Math.min(kept.length, 6);
   return wet;

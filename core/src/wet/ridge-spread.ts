@@ -1,3 +1,4 @@
+import { CELL } from './wet-colour';
 import { dropWidth, ridgeWidth } from './lay-colour';
 import { clearFilm, type WetDrive } from './wet-film';
 import { WetFlow } from './wet-flow';
@@ -20,8 +21,7 @@ export interface SpreadWish extends WetDrive {
   readonly shape: 'line' | 'drop';
 }
 
-/** mm of a cell, and the most of them from one to the next: few enough to be worked out while one types. */
-const CELL = 1.5;
+/** The most cells from one to the next: few enough to be worked out while one types. */
 const MOST_CELLS = { line: 80, drop: 10 } as const;
 
 /**

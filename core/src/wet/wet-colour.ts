@@ -7,7 +7,7 @@ import { wetGrid, type WetGrid } from './wet-grid';
 import { stillAfter, type WetWish } from './wet-wish';
 
 /** mm of a cell: lines are laid two wide at least, and are soon many wide */
-const CELL = 1.5;
+export const CELL = 2;
 
 /** How laid colour stands at some moment. */
 export interface WetColour {
