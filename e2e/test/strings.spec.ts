@@ -32,7 +32,7 @@ test('strings are laid into the last coat, run till they lie still, are compared
   expect(await violations(browser)).toEqual([]);
   await reads(browser, 'when it lies still', 'au-string-flow');
   await press(browser, 'Compare other ways');
-  await reads(browser, /in Quick 2:1\s+\d+ %/, 'au-string-flow table');
+  await reads(browser, /laid 5 min after mixing\s+\d+ %/, 'au-string-flow table');
   expect(await violations(browser)).toEqual([]);
   await reads(browser, /in 1\.5 ml held back/, 'li.open au-coat-amounts');
   await kept(browser);
