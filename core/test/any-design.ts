@@ -88,9 +88,7 @@ const partly = (on: fc.Arbitrary<unknown>) =>
   fc
     .tuple(coat(on), fc.constantFrom(0, 12.5, 40, 90), fc.constantFrom(1, 30, 77.7, 600))
     .map(([one, from, tall]) =>
-      'on' in one && one.kind !== 'outline' && one.kind !== 'strings'
-        ? { ...one, between: { from, to: Math.min(600, from + tall) } }
-        : one,
+      'on' in one && one.kind !== 'outline' ? { ...one, between: { from, to: Math.min(600, from + tall) } } : one,
     );
 
 const stop = fc.record({
