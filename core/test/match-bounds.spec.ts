@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import {
   boundFacing,
   deltaE2000,
+  differenceAtLeast,
   faceShares,
   flakeRain,
   LightEnvelopes,
@@ -38,6 +39,26 @@ describe('the bound that faces a mix', () => {
       }),
       { numRuns: 300 },
     );
+  });
+  test('is the difference itself for a single colour, past the hue of 0 too', () => {
+    const anyLab = fc.tuple(lab, lab);
+    const exact = (target: Lab, [l, a, b]: Lab) =>
+      differenceAtLeast(target, [
+        [l, l],
+        [a, a],
+        [b, b],
+      ]) - deltaE2000(target, [l, a, b]);
+    fc.assert(
+      fc.property(anyLab, ([target, other]) => expect(exact(target, other)).toBeLessThan(1e-9)),
+      { numRuns: 2000 },
+    );
+    // Their mean hue is just past 0°, where the formula knows no blue; once the bound saw it coming round from 275°.
+    expect(
+      exact(
+        [75.50433371061445, 8.853777080723546, 12.81940191138439],
+        [88.87335030237216, 48.210386793389866, -69.59399424369576],
+      ),
+    ).toBeLessThan(1e-9);
   });
   test.each<[Lab, number]>([
     [[70, -60, 50], 9],

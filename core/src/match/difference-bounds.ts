@@ -67,6 +67,13 @@ export function labReach([L, a, b]: Lab, within: number): { L: number; ab: numbe
   return { L: reachL, ab };
 }
 
+/** The formula counts hues from 0 to 360 and doesn't go round: just past 0 nothing is blue at all. */
+function furthestFromBlue(hue: number, slack: number): number {
+  const counted = ((hue % 360) + 360) % 360;
+  const [from, to] = [counted - slack, counted + slack];
+  return from < 0 || to >= 360 ? 360 : Math.max(Math.abs(from - 275), Math.abs(to - 275));
+}
+
 const awayFromBlue = (hue: number): number => Math.abs(((hue - 275 + 540 + 360) % 360) - 180);
 
 /**
@@ -132,7 +139,7 @@ export function differenceAtLeast([L, a, b]: Lab, [cellL, cellA, cellB]: Cell, e
     [hueEnds[0] * products[hueEnds[0] > 0 ? 0 : 1], hueEnds[1] * products[hueEnds[1] > 0 ? 1 : 0]],
     [1 + 0.015 * leastMean * leastTerm, forHue],
   );
-  const turnedLeast = blueTurn(leastMean, blue + slack);
+  const turnedLeast = blueTurn(leastMean, furthestFromBlue(mean, slack));
   return Math.sqrt(light ** 2 + Math.max(least, leastForm(chromas, legs, 2 * turned, 2 * turnedLeast)));
 }
 
