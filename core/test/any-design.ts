@@ -49,7 +49,19 @@ const coat = (on: fc.Arbitrary<unknown>) =>
     }),
     fc.record({ kind: fc.constant('pearl'), on, ink: item('ink'), glue: item('glue'), passes: fc.integer({ min: 1, max: 4 }) }),
     fc.record({ kind: fc.constantFrom('mask', 'unmask'), on }),
-    // No strings: each picture of them lets them run, for seconds; `wet-colour.spec.ts` draws them at random instead.
+    fc.record({
+      kind: fc.constant('strings'),
+      on,
+      way: fc.constantFrom('up', 'round', 'edge', 'drops'),
+      ink: item('ink'),
+      load: fc.constantFrom(0, 3, 25),
+      ml: fc.constantFrom(0.5, 4, 30),
+      count: fc.constantFrom(1, 6, 120),
+      width: fc.constantFrom(1, 4, 30),
+      reach: fc.constantFrom(null, { from: 20, to: 90 }, { from: 500, to: 600 }),
+      rest: fc.constantFrom(0, 15, 120),
+      slope: fc.constantFrom(-75, 0, 10),
+    }),
     fc.record({ kind: fc.constant('sprinkle'), on, glitter: item('glitter'), flakes: fc.constantFrom(0.1, 5, 2000) }),
     fc.record({ kind: fc.constant('buff'), on, ink: item('ink') }),
     fc.record({ kind: fc.constant('dab'), on, ink: item('ink'), share }),
@@ -88,7 +100,9 @@ const partly = (on: fc.Arbitrary<unknown>) =>
   fc
     .tuple(coat(on), fc.constantFrom(0, 12.5, 40, 90), fc.constantFrom(1, 30, 77.7, 600))
     .map(([one, from, tall]) =>
-      'on' in one && one.kind !== 'outline' ? { ...one, between: { from, to: Math.min(600, from + tall) } } : one,
+      'on' in one && one.kind !== 'outline' && one.kind !== 'strings'
+        ? { ...one, between: { from, to: Math.min(600, from + tall) } }
+        : one,
     );
 
 const stop = fc.record({
@@ -107,6 +121,12 @@ const fade = fc
     castOff: fc.boolean(),
   })
   .map(({ stops, ...more }) => ({ ...more, stops: stops.map((one, i) => ({ ...one, at: i / (stops.length - 1) })) }));
+
+/** The same without strings, which a picture lets run for seconds: `wet-colour.spec.ts` draws those at random. */
+export const withoutStrings = (design: Design): Design => ({
+  ...design,
+  coats: design.coats.filter(({ kind }) => kind !== 'strings'),
+});
 
 /** Any design that the schema accepts, on a cup of any kind; what a draw makes unsound is left out of it. */
 export const anyDesign: fc.Arbitrary<Design> = anyCup.chain((cup) =>

@@ -5,6 +5,7 @@ import {
   stillAfter,
   stretchGrid,
   wetColour,
+  wetColours,
   WetFlow,
   wetMeasures,
   type WetFineness,
@@ -151,6 +152,21 @@ describe('as makers know it', () => {
     expect(lie(wish({ pots: [2, 2] }, {}, { count: 8 })).meets).toBeGreaterThan(0.02);
     expect(lie(wish({ pots: [0.5, 0.5] }, {}, { count: 2 })).meets).toBe(0);
   });
+});
+
+test('a longer line takes as much more of its pot: along an edge in parts there is about as much a mm everywhere', () => {
+  const edge = Array.from({ length: 180 }, (_, n) => (n < 30 || (n >= 60 && n < 150) ? 60 : null));
+  const [first] = [...wetColours(wish({}, {}, { way: 'edge', count: 1, edge }), [0])].flatMap(({ wet }) => wet ?? []);
+  const { columns } = first.grid;
+  const across = Array.from({ length: columns }, (_, column) =>
+    first.colour[0].reduce((sum, mm, at) => sum + (at % columns === column ? mm : 0), 0),
+  );
+  const along = (from: number, to: number) => {
+    const some = across.slice(Math.ceil((from / 360) * columns), Math.floor((to / 360) * columns));
+    return some.reduce((sum, mm) => sum + mm, 0) / some.length;
+  };
+  // A little of the shorter one rounds off its ends; were both given as much, it would be three times as thick.
+  expect(Math.abs(along(15, 45) / along(180, 240) - 1)).toBeLessThan(0.12);
 });
 
 test('what is told while one types agrees with what runs', () => {

@@ -35,7 +35,7 @@ export function cupsAtOnce(plan: Plan, { coats }: Pick<Design, 'coats'>, worksho
 }
 
 function coatOn(planned: PlannedCoat, coat: Coat, { shelf, settings }: Workshop, cups: number): CoatOnCups {
-  const { area, thickness, mix, pours, uses, drops, handsOn } = planned;
+  const { area, thickness, mix, pours, uses, drops, strings, handsOn } = planned;
   const resin = 'resin' in coat && coat.resin !== null ? itemOf(shelf, coat.resin, 'resin') : undefined;
   const batch =
     resin && mix && area !== null && thickness !== null
@@ -49,9 +49,10 @@ function coatOn(planned: PlannedCoat, coat: Coat, { shelf, settings }: Workshop,
       handsOn: cups * handsOn,
       mix: batch?.each ?? mix,
       drops: drops.map((one, at) => {
-        const ml = batch?.each.mix ?? (planned.strings?.pots.at(at)?.ml ?? 0) * cups;
+        const ml = batch?.each.mix ?? cups * (strings?.pots.at(at)?.ml ?? 0);
         return ml > 0 ? dosed(one, coat, ml, shelf) : one;
       }),
+      strings: strings && { ...strings, pots: strings.pots.map((pot) => ({ ...pot, ml: cups * pot.ml })) },
       pours: pours.map((pour) => ({
         ...pour,
         ml: cups * pour.ml,

@@ -1,4 +1,4 @@
-import type { CoatOf } from '../design';
+import { inksOf, type CoatOf } from '../design';
 import { rememberRecord } from '../remember';
 import { heightOf, wallArea, type Station } from '../vessel';
 import { spreadCovers } from '../wet';
@@ -18,7 +18,8 @@ export function stringsCover(
   const height = heightOf({ stations });
   const round = (wallArea(stations) * 100) / height;
   const reach = coat.reach ?? { from: 0, to: height };
-  if (reach.from >= height) return 0;
+  // Nothing is laid past the rim, or along an edge that nobody named.
+  if (reach.from >= height || (coat.way === 'edge' && coat.area === null)) return 0;
   const reached = Math.max(1, Math.min(height, reach.to) - reach.from);
   const volume = (1000 * coat.ml) / coat.count;
   const line = (amount: number, apart: number) => ({ shape: 'line' as const, amount, apart });
@@ -34,12 +35,12 @@ export function stringsCover(
 }
 
 /**
- * The same strings kept apart: as many of them as do, each of as much as it is now; a single one of half as much where even that
+ * The same strings kept apart: as many of them as do, each of as much as it is now; as many of half as much where even that
  * covers too much. Null where nothing helps.
  */
 export function keptApart(coat: CoatOf<'strings'>, laid: LaidStrings, stations: readonly Station[]): CoatOf<'strings'> | null {
   const tries: CoatOf<'strings'>[] = [];
-  for (let count = coat.count >> 1; count >= 1; count >>= 1)
+  for (let count = coat.count >> 1; count >= inksOf(coat).length; count >>= 1)
     tries.push({ ...coat, count, ml: Math.max(0.5, Math.round((20 * coat.ml * count) / coat.count) / 20) });
   tries.push({ ...coat, ml: Math.max(0.5, Math.round(10 * coat.ml) / 20) });
   return tries.find((one) => stringsCover(one, laid, stations) < APART) ?? null;

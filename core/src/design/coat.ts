@@ -4,6 +4,7 @@ import { hexSchema } from '../hex';
 import { outlineSchema } from '../motif';
 import { shelfItemIdSchema } from '../stock';
 import { idText } from '../units';
+import type { LayingWay } from '../wet';
 
 export const coatIdSchema = idText('A coat needs an id.').brand<'CoatId'>();
 export type CoatId = z.infer<typeof coatIdSchema>;
@@ -57,7 +58,7 @@ const mirrored = z.boolean().default(false);
 export const baseWays = ['sprayed', 'brushed', 'misted'] as const;
 
 /** How colour is laid into wet resin: lines foot to rim, rings, lines along an area's edge, or drops. */
-export const layingWays = ['up', 'round', 'edge', 'drops'] as const;
+export const layingWays = ['up', 'round', 'edge', 'drops'] as const satisfies readonly LayingWay[];
 
 interface Inks {
   readonly ink: string;
@@ -142,7 +143,11 @@ export const coatSchemas = {
       /** another one is another hand: lines that wander and drops that fall otherwise */
       seed: z.int().min(0).max(999999).default(1),
     })
-    .refine(eachInkOnce, twice),
+    .refine(eachInkOnce, twice)
+    .refine(({ count, also = [] }) => count > also.length, {
+      path: ['count'],
+      message: 'Lay at least one of each pot: more lines or drops, or fewer pots.',
+    }),
   dab: somewhere('dab').extend({ ink: item, share }),
   sand: everywhere('sand'),
   rim: everywhere('rim'),

@@ -96,6 +96,11 @@ function crossFaults(design: Pick<Design, 'cup' | 'areas' | 'blends' | 'fades' |
   design.coats.forEach((coat, index) => {
     if (coatIds.has(coat.id)) faults.push({ path: ['coats', index, 'id'], sentence: `Two coats have the id “${coat.id}”.` });
     coatIds.add(coat.id);
+    if (coat.kind === 'strings' && coat.area !== null && !ids.has(coat.area))
+      faults.push({
+        path: ['coats', index, 'area'],
+        sentence: `This coat follows the edge of “${coat.area}”, which is no area of the design.`,
+      });
     if (!('on' in coat) || coat.on === 'all') return;
     const missing = coat.on.find((id) => !ids.has(id));
     if (missing)

@@ -1,9 +1,9 @@
-import { inkTint } from '../ink';
-import { filmOf } from '../colour';
-import { filmLook, type Look } from '../look';
+import { runTogether } from '../ink';
+import { filmLook } from '../look';
 import { randomStream } from '../random';
+import { remember } from '../remember';
 import type { PlannedStrings } from '../strings';
-import { wetColour, type WetColour, type WetWish } from '../wet';
+import { ThicknessSteps, wetColour, type WetColour, type WetWish } from '../wet';
 import type { FieldPlace } from './laid-pieces';
 import type { WallPicture } from './region-pixels';
 
@@ -11,18 +11,11 @@ import type { WallPicture } from './region-pixels';
 const STEPS = 12;
 /** The same among flakes, where there is enough to look at. */
 const STEPS_OVER_FLAKES = 7;
+/** Numbers by which pixels take the one or the other of two steps. */
+const CHANCES = 4096;
 
-/** The flow is worked out once for the same colour, film and room. */
-const kept: { key: string; wet: WetColour }[] = [];
-function settled(wish: WetWish): WetColour {
-  const key = JSON.stringify(wish);
-  const found = kept.find((one) => one.key === key);
-  if (found) return found.wet;
-  const wet = wetColour(wish);
-  kept.unshift({ key, wet });
-  kept.length = Math.min(kept.length, 6);
-  return wet;
-}
+/** The flow is worked out once for the same colour, film and room; a wish is made anew with each plan, so its text is compared. */
+const settled = remember((wish: string): WetColour => wetColour(JSON.parse(wish) as WetWish), 6);
 
 /**
  * Places with the colour that ran over them: pixels where it lies equally thick are a part of their own, with its film between
@@ -42,48 +35,30 @@ function parted(
   picture: WallPicture,
 ): readonly FieldPlace[] {
   if (!places.some(({ id }) => id in under)) return places;
-  const wet = settled(wish);
-  const most = wet.colour.map((pot) => pot.reduce((top, mm) => Math.max(top, mm), 0));
+  const wet = settled(JSON.stringify(wish));
   const thickness = thicknesses(wet, picture);
   const random = randomStream(wish.laying.seed);
-  const chance = Float32Array.from({ length: 4096 }, random);
+  const chance = Float32Array.from({ length: CHANCES }, random);
   return places.flatMap((place): readonly FieldPlace[] => {
     if (!(place.id in under)) return [place];
     const at = under[place.id];
-    const steps = place.look.some(({ layer }) => layer === 'flakes') ? STEPS_OVER_FLAKES : STEPS;
-    const byStep = new Map<number, number[]>();
+    const steps = new ThicknessSteps(wet, place.look.some(({ layer }) => layer === 'flakes') ? STEPS_OVER_FLAKES : STEPS);
+    const byNumber = new Map<number, number[]>();
     for (const pixel of place.pixels) {
-      let step = 0;
-      for (let pot = pots.length - 1; pot >= 0; pot -= 1) {
-        const share = most[pot] > 0 ? Math.sqrt(Math.max(0, thickness(pixel, pot)) / most[pot]) : 0;
-        step = step * (steps + 1) + Math.min(steps, Math.floor(share * steps + chance[(pixel * 31 + pot * 7) & 4095]));
-      }
-      const list = byStep.get(step);
+      const number = steps.numberOf(
+        (pot) => thickness(pixel, pot),
+        (pot) => chance[(pixel * 31 + pot * 7) % CHANCES],
+      );
+      const list = byNumber.get(number);
       if (list) list.push(pixel);
-      else byStep.set(step, [pixel]);
+      else byNumber.set(number, [pixel]);
     }
-    return [...byStep].map(([step, pixels]) => ({
+    return [...byNumber].map(([number, pixels]) => ({
       id: place.id,
       pixels: Uint32Array.from(pixels),
-      look: tinted(
-        place.look,
-        at,
-        pots.map(({ ink, load }, pot) => {
-          const own = Math.floor(step / (steps + 1) ** pot) % (steps + 1);
-          return { ink, load, mm: (own / steps) ** 2 * most[pot] };
-        }),
-      ),
+      look: number === 0 ? place.look : place.look.toSpliced(at, 0, filmLook(runTogether(pots, steps.thickOf(number)))),
     }));
   });
-}
-
-function tinted(
-  look: Look,
-  at: number,
-  pots: readonly (Omit<PlannedStrings['pots'][number], 'ml'> & { readonly mm: number })[],
-): Look {
-  const tints = pots.filter(({ mm }) => mm > 0).map(({ ink, load, mm }) => inkTint(ink, load, mm));
-  return tints.length === 0 ? look : [...look.slice(0, at), filmLook(filmOf(tints)), ...look.slice(at)];
 }
 
 /** mm of a pot's colour at a pixel, between the cells around it. */

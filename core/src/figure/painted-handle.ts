@@ -1,3 +1,4 @@
+import { bytesOf } from '../hex';
 import { BARE_GRIP } from '../layout';
 import type { Plan } from '../plan';
 import type { SeenHandle } from './handle-loop';
@@ -17,7 +18,7 @@ interface Canvas {
 
 /** Paints a handle as a round bar along its loop, in the light that its cup stands in. */
 export function paintHandle({ pixels, width, height }: Canvas, { points, radius }: SeenHandle, colour: string): void {
-  const rgb = [1, 3, 5].map((at) => parseInt(colour.slice(at, at + 2), 16));
+  const rgb = bytesOf(colour);
   const [xs, ys] = [points.map(({ x }) => x), points.map(({ y }) => y)];
   const [left, right] = [Math.floor(Math.min(...xs) - radius), Math.ceil(Math.max(...xs) + radius)];
   const [top, bottom] = [Math.floor(Math.min(...ys) - radius), Math.ceil(Math.max(...ys) + radius)];

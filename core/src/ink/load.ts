@@ -27,9 +27,22 @@ export function inkTint(ink: InkEffect, load: number, thickness: number): Tint {
   }
 }
 
+/** Resin with an ink in it, at a load, % of the resin. */
+export interface InkedPot {
+  readonly ink: InkEffect;
+  readonly load: number;
+}
+
+/** The film of pots that have run into each other, so thick of each, mm; of none a clear one. */
+export const runTogether = (pots: readonly InkedPot[], thick: readonly number[]): Film =>
+  filmOf(pots.flatMap(({ ink, load }, i) => (thick[i] > 0 ? [inkTint(ink, load, thick[i])] : [])));
+
 /** The film of resin with some inks in one pot, each at its load; of none a clear one. */
-export const potFilm = (inks: readonly { readonly ink: InkEffect; readonly load: number }[], thickness: number): Film =>
-  filmOf(inks.map(({ ink, load }) => inkTint(ink, load, thickness)));
+export const potFilm = (inks: readonly InkedPot[], thickness: number): Film =>
+  runTogether(
+    inks,
+    inks.map(() => thickness),
+  );
 
 /** The tinted film of one ink. */
 export const inkFilm = (ink: InkEffect, load: number, thickness: number): Film => potFilm([{ ink, load }], thickness);

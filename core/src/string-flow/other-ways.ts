@@ -1,5 +1,4 @@
-import type { CoatId, Design, Workshop } from '../design';
-import { isFilm } from '../design';
+import { isFilm, type Coat, type CoatId, type Design, type Workshop } from '../design';
 import { stillAfter, wetColours, wetMeasures, type WetMeasures } from '../wet';
 import { stringsStep } from './strings-step';
 
@@ -19,7 +18,7 @@ export function otherWays(design: Design, { shelf }: Pick<Workshop, 'shelf'>, id
   const at = design.coats.findIndex((coat) => coat.id === id);
   const coat = design.coats.at(at);
   if (at < 0 || coat?.kind !== 'strings') return [];
-  const changed = (change: (coat: Design['coats'][number]) => Design['coats'][number]): Design => ({
+  const changed = (change: (coat: Coat) => Coat): Design => ({
     ...design,
     coats: design.coats.map(change),
   });
@@ -46,11 +45,8 @@ export function* comparedWays(
   for (const [i, way] of ways.entries()) {
     const found = stringsStep(way.design, workshop, id);
     if (!found) continue;
-    const run = wetColours(found.wish, [stillAfter(found.wish.drive)]);
-    for (;;) {
-      const { value, done } = run.next();
-      if (done) break;
-      if (value.wet) ways[i] = { ...way, measures: wetMeasures(value.wet, found.coat.reach) };
+    for (const { wet } of wetColours(found.wish, [stillAfter(found.wish.drive)])) {
+      if (wet) ways[i] = { ...way, measures: wetMeasures(wet, found.coat.reach) };
       yield ways;
     }
   }

@@ -1,6 +1,6 @@
 import type { CoatId, Design, Workshop } from '../design';
 import { stillAfter, wetColours, wetMeasures, type WetMeasures, type WetWish } from '../wet';
-import { flowPicture, type FlowPicture } from './flow-picture';
+import { cellOwners, flowPicture, type FlowPicture } from './flow-picture';
 import { stringsStep } from './strings-step';
 
 /** How the strings of a coat stand at one moment. */
@@ -23,7 +23,7 @@ export interface StringFlow {
 const LOOKS = [0, 2, 5, 12, 20] as const;
 
 /** The moments that are shown: what one would look at, and when nothing moves any more. */
-export const momentsOf = (wish: WetWish): readonly number[] => {
+const momentsOf = (wish: WetWish): readonly number[] => {
   const still = Math.round(stillAfter(wish.drive));
   return [...LOOKS.filter((minutes) => minutes < still), still];
 };
@@ -34,16 +34,13 @@ export function* stringFlow(design: Design, workshop: Workshop, id: CoatId): Gen
   if (!found) return { moments: [], progress: 1, over: true };
   const { wish, coat } = found;
   const moments: FlowMoment[] = [];
-  const run = wetColours(wish, momentsOf(wish));
-  for (;;) {
-    const { value, done } = run.next();
-    if (done) return { moments, progress: 1, over: true };
-    if (value.wet)
-      moments.push({
-        minutes: value.wet.minutes,
-        measures: wetMeasures(value.wet, coat.reach),
-        picture: flowPicture(value.wet, found),
-      });
-    yield { moments, progress: value.share, over: false };
+  let owners: Uint16Array | null = null;
+  for (const { share, wet } of wetColours(wish, momentsOf(wish))) {
+    if (wet) {
+      owners ??= cellOwners(found, wet.grid);
+      moments.push({ minutes: wet.minutes, measures: wetMeasures(wet, coat.reach), picture: flowPicture(wet, found, owners) });
+    }
+    yield { moments, progress: share, over: false };
   }
+  return { moments, progress: 1, over: true };
 }

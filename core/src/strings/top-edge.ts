@@ -1,7 +1,7 @@
 import type { Region } from '../regions';
 
 /** Angles round the cup at which an edge is looked for. */
-export const EDGE_ANGLES = 180;
+const EDGE_ANGLES = 180;
 
 /** The height of a region's upper edge at evenly shared angles from the seam, mm; null where it has none. */
 export function topEdge(region: Region): readonly (number | null)[] {

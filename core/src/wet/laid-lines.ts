@@ -2,8 +2,7 @@ import { randomStream } from '../random';
 import { circumferenceAt, heightOf, type Station } from '../vessel';
 
 /** How colour is laid into a wet film: lines foot to rim, rings, lines along an edge, or drops. */
-export const layingWays = ['up', 'round', 'edge', 'drops'] as const;
-export type LayingWay = (typeof layingWays)[number];
+export type LayingWay = 'up' | 'round' | 'edge' | 'drops';
 
 /** What a hand lays. */
 export interface Laying {
@@ -53,15 +52,21 @@ export function laidLines(laying: Laying, stations: readonly Station[]): readonl
   }
 }
 
-const reachOf = ({ reach }: Laying, stations: readonly Station[]) => {
+const reachOf = ({ reach }: Pick<Laying, 'reach'>, stations: readonly Station[]) => {
   const top = heightOf({ stations });
   const [from, to] = reach === null ? [0, top] : [Math.min(reach.from, top), Math.min(reach.to, top)];
   return { from, to, top };
 };
 
-function linesUp(laying: Laying, stations: readonly Station[]): readonly LaidLine[] {
+/** Whether lines foot to rim begin and end on the wall, and not past its edges, a hand's tremor aside. */
+export function endsOnWall(laying: Pick<Laying, 'reach'>, stations: readonly Station[]): readonly [boolean, boolean] {
   const { from, to, top } = reachOf(laying, stations);
-  const stops = [from > EVERY, to < top - EVERY] as const;
+  return [from > EVERY, to < top - EVERY];
+}
+
+function linesUp(laying: Laying, stations: readonly Station[]): readonly LaidLine[] {
+  const { from, to } = reachOf(laying, stations);
+  const stops = endsOnWall(laying, stations);
   const random = randomStream(laying.seed);
   return Array.from({ length: laying.count }, (_, i) => {
     const strays = wandering(laying.wander, random);

@@ -10,28 +10,28 @@ import { cellSize } from './wet-grid';
  */
 const STILL_FALLS = 12;
 
+/** What a line takes of its pot: mm of it, with what still falls where it stops; a drop is one. */
+export function lineTakes(line: LaidLine, stations: readonly Station[]): number {
+  const long = lengthOf(line, stations);
+  return long > 0 ? long + line.stops.filter(Boolean).length * STILL_FALLS : 1;
+}
+
 /**
  * Lays a line of colour on a film, exactly so much of it, in a round ridge.
- * @param ml of this line
- * @param width mm of the ridge
+ * @param laid mm³ for each that it takes, and mm of the ridge
  */
 export function layLine(
   film: WetFilm,
   pot: number,
   line: LaidLine,
-  ml: number,
-  width: number,
+  { volume, width }: { readonly volume: number; readonly width: number },
   stations: readonly Station[],
 ): void {
+  const { points, stops } = line;
   const long = lengthOf(line, stations);
-  const volume = 1000 * ml;
-  const head = long > 0 ? (volume * STILL_FALLS) / (long + line.stops.filter(Boolean).length * STILL_FALLS) : volume;
-  if (long > 0) {
-    const along = (head * long) / STILL_FALLS;
-    spread(film, pot, ridge(film, line.points, ridgeWidth(along / long, width), stations), along);
-  }
-  const spots =
-    long > 0 ? [line.points[0], line.points[line.points.length - 1]].filter((_, end) => line.stops[end]) : line.points;
+  if (long > 0) spread(film, pot, ridge(film, points, ridgeWidth(volume, width), stations), volume * long);
+  const head = long > 0 ? volume * STILL_FALLS : volume;
+  const spots = long > 0 ? [points[0], points[points.length - 1]].filter((_, end) => stops[end]) : points;
   for (const spot of spots) spread(film, pot, ridge(film, [spot], dropWidth(head, width), stations), head);
 }
 

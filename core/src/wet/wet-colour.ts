@@ -1,4 +1,4 @@
-import { layLine } from './lay-colour';
+import { layLine, lineTakes } from './lay-colour';
 import { laidLines } from './laid-lines';
 import { airOver } from './warm-air';
 import { clearFilm, volumeOf } from './wet-film';
@@ -52,10 +52,11 @@ export function* wetColours(
   const grid = wetGrid(wish.stations, cell);
   const film = clearFilm(grid, wish.film, wish.pots.length);
   const lines = laidLines(wish.laying, wish.stations);
-  lines.forEach((line, i) => {
-    const pot = i % wish.pots.length;
-    const sharers = Math.ceil((lines.length - pot) / wish.pots.length);
-    layLine(film, pot, line, wish.pots[pot] / sharers, wish.width, wish.stations);
+  wish.pots.forEach((ml, pot) => {
+    // Lines by turns; a longer one takes as much more of its pot, a drop as much as any.
+    const own = lines.filter((_, i) => i % wish.pots.length === pot);
+    const volume = (1000 * ml) / own.reduce((sum, line) => sum + lineTakes(line, wish.stations), 0);
+    for (const line of own) layLine(film, pot, line, { volume, width: wish.width }, wish.stations);
   });
   const laid = film.colour.map((pot) => volumeOf(grid, pot));
   const flow = new WetFlow(film, wish.drive, wish.air ? airOver(film, wish.air) : null, finer);

@@ -1,5 +1,5 @@
-import { chromaOf, filmOf, hexOf, isMud, layOver, type Spectrum } from '../../colour';
-import { inkTint } from '../../ink';
+import { chromaOf, hexOf, isMud, layOver, type Spectrum } from '../../colour';
+import { potFilm } from '../../ink';
 import { listText } from '../../units';
 import { areasWhere, reaches, stepsOfKind, type Rule } from '../finding';
 
@@ -15,8 +15,8 @@ export const muddyStrings: Rule = {
       const pairs = pots.flatMap((one, i) => pots.slice(i + 1).map((other, j) => ({ one, other, names: [i, i + 1 + j] })));
       return pairs.flatMap(({ one, other, names }) => {
         const meet = (under: Spectrum) => {
-          const alone = [one, other].map(({ ink, load }) => layOver(filmOf([inkTint(ink, load, LIES)]), under));
-          const both = layOver(filmOf([one, other].map(({ ink, load }) => inkTint(ink, load, LIES / 2))), under);
+          const alone = [one, other].map((pot) => layOver(potFilm([pot], LIES), under));
+          const both = layOver(potFilm([one, other], LIES / 2), under);
           return { both, mud: isMud(chromaOf(alone[0]), chromaOf(alone[1]), chromaOf(both)) };
         };
         const muddy = (place: string) => reaches(facts, coat, place) && meet(before[place].spectrum).mud;

@@ -1,6 +1,7 @@
 import { countText, percentText } from '../../units';
 import { intoWet, keptApart } from '../../coats';
 import { isFilm } from '../../design';
+import { endsOnWall } from '../../wet';
 import { stepsOfKind, type Rule } from '../finding';
 
 /** Share of the wall from which on lines are no lines any more. */
@@ -33,7 +34,7 @@ export const stringsEnd: Rule = {
   name: 'strings that end on the wall',
   find: (facts) =>
     stepsOfKind(facts, 'strings').flatMap(({ coat, planned }) =>
-      coat.way !== 'up' || coat.reach === null
+      coat.way !== 'up' || !endsOnWall(coat, facts.design.cup.stations).some(Boolean)
         ? []
         : [
             {

@@ -1,9 +1,10 @@
 import { inject, Injectable } from '@angular/core';
 import type { Design, Otherwise } from '@aurantia/core';
 import type { InkWish, OfferedPots } from '@aurantia/core/ink-pot';
-import { map, Observable } from 'rxjs';
-import { newSuggestionsWorker, workerFailed } from '../workers/new-worker';
+import { map, type Observable } from 'rxjs';
+import { newSuggestionsWorker } from '../workers/new-worker';
 import type { DepthAnswer, DepthWish, SuggestionsReply, SuggestionsRequest } from '../workers/suggestions-request';
+import { askWorker } from './ask-worker';
 import { WorkshopMemory } from './workshop';
 
 /** What is asked, without what it is asked of. */
@@ -41,20 +42,8 @@ export class SuggestedCoats {
     );
   }
 
-  /** Unsubscribing ends the work. */
-  private ask(wish: Wish, design: Design): Observable<SuggestionsReply> {
-    return new Observable((subscriber) => {
-      const worker = newSuggestionsWorker();
-      worker.onmessage = ({ data }: MessageEvent<SuggestionsReply>) => {
-        if ('sentence' in data) subscriber.error(new Error(data.sentence));
-        else {
-          subscriber.next(data);
-          if (!('inks' in data) || data.inks.over) subscriber.complete();
-        }
-      };
-      worker.onerror = (event) => subscriber.error(new Error(workerFailed(event)));
-      worker.postMessage({ ...wish, design, workshop: this.memory.workshop() } satisfies SuggestionsRequest);
-      return () => worker.terminate();
-    });
+  private ask(wish: Wish, design: Design): Observable<Exclude<SuggestionsReply, { sentence: string }>> {
+    const request: SuggestionsRequest = { ...wish, design, workshop: this.memory.workshop() };
+    return askWorker<SuggestionsReply>(newSuggestionsWorker, request, (reply) => !('inks' in reply) || reply.inks.over);
   }
 }

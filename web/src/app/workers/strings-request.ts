@@ -9,6 +9,11 @@ export interface StringsRequest {
   readonly coat: CoatId;
 }
 
+/** What strings come to laid otherwise, as far as it is known. */
+export interface ComparedWays {
+  readonly ways: readonly OtherWay[];
+  readonly over: boolean;
+}
+
 /** What it says back, again and again until it is over. */
-export type StringsReply =
-  { readonly flow: StringFlow } | { readonly ways: readonly OtherWay[]; readonly over: boolean } | { readonly sentence: string };
+export type StringsReply = { readonly flow: StringFlow } | ComparedWays | { readonly sentence: string };
