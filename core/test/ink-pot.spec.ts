@@ -87,10 +87,10 @@ describe('inks stirred into one film', () => {
 });
 
 /** Every pot of so many inks. */
-function nearestOfAll({ dropMl, mostMl, drop, under, target }: PotQuestion, size: number): number {
+function nearestOfAll({ dropMl, mostMl, drop, under, target, gloss }: PotQuestion, size: number): number {
   let best = Infinity;
   const pick = (from: number, inks: readonly number[], drops: readonly number[], left: number): void => {
-    if (inks.length === size) best = Math.min(best, awayOf(drops, { under, target, drop: inks.map((ink) => drop[ink]) }));
+    if (inks.length === size) best = Math.min(best, awayOf(drops, { under, target, drop: inks.map((ink) => drop[ink]), gloss }));
     else
       for (let ink = from; ink < drop.length; ink += 1)
         for (let count = 1; count * dropMl[ink] <= left + 1e-9; count += 1)
@@ -107,6 +107,7 @@ const question = fc.record({
     tint.map(({ K, S }) => ({ K: K.map((v) => v / 6), S: S.map((v) => v / 6) })),
     { minLength: 4, maxLength: 4 },
   ),
+  gloss: fc.boolean(),
   dropMl: fc.constant([0.05, 0.04, 0.05, 0.06]),
   mostMl: fc.constant(0.5),
   size: fc.constant(3),

@@ -15,6 +15,7 @@ import {
   flakesPerMl,
   flattenBand,
   glitterFill,
+  glossed,
   gramsPerMl,
   hexOf,
   keptDepth,
@@ -42,6 +43,10 @@ const within = (value: number, wanted: number, share: number) =>
   expect(Math.abs(value - wanted)).toBeLessThanOrEqual(Math.abs(wanted) * share + 1e-9);
 const sameColour = (hex: string, wanted: string) =>
   expect(deltaE2000(labOf(reflectanceOf(hex)), labOf(reflectanceOf(wanted)))).toBeLessThan(0.3);
+
+test.each(cases.glossed)('$hex through gloss', ({ hex, glossedHex }) =>
+  sameColour(hexOf(glossed(reflectanceOf(hex))), glossedHex),
+);
 
 describe('surface', () => {
   const { geometry } = cases;

@@ -18,6 +18,8 @@ export interface Ground {
   readonly sealed: boolean;
   /** tape or a stencil lies over it */
   readonly masked: boolean;
+  /** resin lies over all that is seen there */
+  readonly glossy: boolean;
   /** powder or foil that comes off until a clear coat holds it */
   readonly loose: boolean;
   /** the flakes that no resin lay over when they came, as they lie; null before any */
@@ -43,6 +45,7 @@ const bareGround = (hex: string): Ground => ({
   rawMicrons: 0,
   sealed: false,
   masked: false,
+  glossy: false,
   loose: false,
   bed: null,
   unpressed: 0,

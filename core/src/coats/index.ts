@@ -9,6 +9,7 @@ export * from './batch';
 export { mixOf, type ToCover } from './mixing';
 export { heldDepth } from './glitter';
 export { intoWet } from './resin';
+export { seenThrough, throughGloss } from './seen-through';
 export { keptApart } from './strings-cover';
 export { amountUsed } from './used';
 export * from './change-coats';

@@ -2,10 +2,10 @@ import { isFilm, type Coat } from '../design';
 import { sameFields } from '../remember';
 import type { CoatContext, LaidCoat, Setting } from './coat-kind';
 import { layCoat } from './coat-kinds';
-import type { Grounds } from './ground';
-import type { Light } from './light';
+import { changedGrounds, type Grounds } from './ground';
 import type { PlannedCoat } from './planned-coat';
 import { intoWet } from './resin';
+import { seenThrough } from './seen-through';
 
 /** One coat with the cup before and after it. */
 export interface Step {
@@ -57,7 +57,7 @@ export function createCoatLayer(): (coats: readonly Coat[], start: Grounds, benc
     let at: Standing = laid.at(-1)?.then ?? {
       grounds: start,
       setting: SET,
-      seen: seenAfter(start, {}, {}, bench.light),
+      seen: seenAfter(start, {}, {}, bench),
       thick: thickAfter(start, {}),
     };
     for (const coat of coats.slice(laid.length)) {
@@ -88,22 +88,38 @@ function heldBackOf(coats: readonly Coat[], at: number): number {
 function laidOn(coat: Coat, before: Standing, after: Pick<LaidStep, 'next' | 'heldBack'>, bench: Bench): LaidStep {
   const { grounds, setting } = before;
   const laid: LaidCoat = layCoat(coat, grounds, { ...bench, ...after, setting, covered: coveredIn(grounds) });
-  const seen = seenAfter(laid.grounds, grounds, before.seen, bench.light);
-  const thick = thickAfter(laid.grounds, before.thick);
+  const then = isFilm(coat) || intoWet.includes(coat.kind) ? laid.grounds : overGloss(laid.grounds, grounds);
+  const seen = seenAfter(then, grounds, before.seen, bench);
+  const thick = thickAfter(then, before.thick);
   const planned: PlannedCoat = { id: coat.id, kind: coat.kind, ...laid.body, seen, thick };
   return {
-    step: { coat, planned, before: grounds, after: laid.grounds },
+    step: { coat, planned, before: grounds, after: then },
     ...after,
-    then: { grounds: laid.grounds, setting: laid.setting ?? SET, seen, thick },
+    then: { grounds: then, setting: laid.setting ?? SET, seen, thick },
   };
 }
 
+/** What is laid on resin, and seen, has no gloss over it until more resin comes. */
+function overGloss(grounds: Grounds, before: Grounds): Grounds {
+  const dulled = Object.keys(grounds).filter(
+    (place) => grounds[place].glossy && grounds[place].spectrum !== before[place].spectrum,
+  );
+  return dulled.length === 0 ? grounds : changedGrounds(grounds, dulled, (ground) => ({ ...ground, glossy: false }));
+}
+
 /** Most coats change no colour: then what was seen before is seen still. */
-function seenAfter(grounds: Grounds, before: Grounds, seen: PlannedCoat['seen'], light: Light): PlannedCoat['seen'] {
+function seenAfter(
+  grounds: Grounds,
+  before: Grounds,
+  seen: PlannedCoat['seen'],
+  { light, settings }: Pick<Bench, 'light' | 'settings'>,
+): PlannedCoat['seen'] {
   const places = Object.keys(grounds);
-  if (places.every((place) => before[place]?.spectrum === grounds[place].spectrum)) return seen;
+  const asBefore = (place: string) =>
+    before[place]?.spectrum === grounds[place].spectrum && before[place].glossy === grounds[place].glossy;
+  if (places.every(asBefore)) return seen;
   const next: Record<string, string> = {};
-  for (const place of places) next[place] = light.hex(grounds[place].spectrum);
+  for (const place of places) next[place] = light.hex(seenThrough(grounds[place], settings, light));
   return next;
 }
 

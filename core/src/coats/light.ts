@@ -1,4 +1,4 @@
-import { filmOf, hexOf, layOver } from '../colour';
+import { filmOf, glossed, hexOf, layOver, type Spectrum } from '../colour';
 import { flakeRain } from '../glitter';
 import { inkFilm, inkTint } from '../ink';
 import { remember, rememberEach } from '../remember';
@@ -14,6 +14,8 @@ export interface Light {
   readonly stirred: typeof inkTint;
   readonly together: (...tints: Parameters<typeof filmOf>[0]) => ReturnType<typeof filmOf>;
   readonly over: typeof layOver;
+  /** as it is seen through gloss */
+  readonly gloss: (under: Spectrum) => Spectrum;
   readonly hex: typeof hexOf;
 }
 
@@ -28,6 +30,7 @@ export const rememberedLight = (): Light => {
     stirred: remember(inkTint, 32),
     together: remember((...tints: Parameters<typeof filmOf>[0]) => filmOf(tints), 32),
     over: (film, under) => layers(under, film),
+    gloss: rememberEach((under: Spectrum) => glossed(under), 1),
     hex: rememberEach(hexOf, 1),
   };
 };

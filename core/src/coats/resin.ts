@@ -62,6 +62,7 @@ export const underResin = (grounds: Grounds, places: readonly string[], thicknes
     glue: null,
     rawMicrons: 0,
     sealed: false,
+    glossy: true,
     loose: false,
     cover: ground.hasGlitter ? ground.cover + thickness : 0,
     thickness: ground.thickness + thickness,

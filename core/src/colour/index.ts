@@ -3,6 +3,7 @@ export * from './hex';
 export * from './reflectance';
 export * from './lab';
 export * from './film';
+export * from './gloss';
 export * from './difference-words';
 export * from './balance';
 export * from './chroma';

@@ -22,6 +22,8 @@ export const settingsSchema = z.strictObject({
   /** when somebody is up to lay a coat */
   wakes: timeOfDay.default('07:00'),
   sleeps: timeOfDay.default('22:30'),
+  /** colours of what resin lies over are told as they are seen through its gloss */
+  gloss: z.boolean().default(false),
   ...schoolFields,
   paper: z.enum(['A4', 'Letter']),
 });
@@ -37,6 +39,7 @@ export const defaultSettings: Settings = {
   rpm: 5,
   wakes: '07:00',
   sleeps: '22:30',
+  gloss: false,
   ...usualSchools,
   paper: 'A4',
 };

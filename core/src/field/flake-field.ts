@@ -1,4 +1,5 @@
 import { hexOf, linearRgbOf, mixSpectra, type Spectrum } from '../colour';
+import { lookSpectrum } from '../look';
 import { runsOfPart } from './around-part';
 import { dropFlakes } from './drop-flakes';
 import type { FieldPart, FieldRequest, FlakeField } from './field';
@@ -52,6 +53,7 @@ export function fieldWork(request: FieldRequest): FieldWork {
     const shape = pixels.length === 0 ? null : new PartShape(request, index, pixels);
     const layers = look.slice(last + 1).flatMap((layer, i) => {
       if (layer.layer === 'film') stacks.layFilm(layer.film);
+      if (layer.layer === 'gloss') stacks.layGloss(lookSpectrum(look.slice(0, last + 1 + i), ground));
       if (layer.layer !== 'flakes' || layer.depth <= 0 || layer.flakes.length === 0 || shape === null) return [];
       return [flakeLayer(shape, i, layer, stacks)];
     });

@@ -1,4 +1,4 @@
-import { BANDS, labOf, layOver, reflectanceOf, spectrumOf, type Film, type Lab, type Spectrum } from '../colour';
+import { BANDS, glossOver, labOf, layOver, reflectanceOf, spectrumOf, type Film, type Lab, type Spectrum } from '../colour';
 import { flakeFilm, hides } from '../glitter';
 import type { LookFlake } from '../look';
 
@@ -46,6 +46,17 @@ export class Stacks {
     this.all.forEach(({ seen, glint }, at) => {
       const dimmed = glint && { flake: glint.flake, spectrum: spectrumOf((i) => glint.spectrum[i] * film.T[i] ** 2) };
       this.all[at] = { seen: layOver(film, seen), glint: dimmed };
+    });
+    this.byLook.clear();
+    this.labs = [];
+  }
+
+  /** A clear coat's face over everything. @param mean what is seen of it all from afar, under that face */
+  layGloss(mean: Spectrum): void {
+    const { times, plus } = glossOver(mean);
+    this.all.forEach(({ seen, glint }, at) => {
+      const dimmed = glint && { flake: glint.flake, spectrum: spectrumOf((i) => glint.spectrum[i] * times[i]) };
+      this.all[at] = { seen: spectrumOf((i) => plus + seen[i] * times[i]), glint: dimmed };
     });
     this.byLook.clear();
     this.labs = [];

@@ -94,7 +94,7 @@ export function cardOf(plan: Plan, design: Design, settings: Settings): Card {
     })),
     grows: `Coats in order. Beside them: what is seen of each area once a coat is on, left to right as listed above${
       design.coats.some((coat) => 'between' in coat && coat.between) ? ', parts of one from the foot up' : ''
-    }.`,
+    }.${plan.throughGloss ? ' Colours under resin are told as seen through its gloss.' : ''}`,
     totals: tallyOf(plan, units),
     look: plan.findings
       .filter(({ level, rule }) => level !== 'tip' || rule === typicalMaterials.name)

@@ -32,10 +32,29 @@ export const hides = (glitter: Pick<Glitter, 'kind' | 'opacity'>): boolean => gl
  * @param depth flakes deep on average, 0 or more
  */
 export function flakeRain(parts: readonly Part[], depth: number, under: Spectrum): Spectrum {
-  const shares = faceShares(parts);
+  return rained(
+    parts.map(({ glitter }) => glitter),
+    faceShares(parts),
+    depth,
+    under,
+  );
+}
+
+/** The same of flakes whose shares of what faces you are known. @param flakes shares add up to 1 */
+export const rainOver = (flakes: readonly (Flake & { readonly share: number })[], depth: number, under: Spectrum): Spectrum =>
+  rained(
+    flakes,
+    flakes.map(({ share }) => share),
+    depth,
+    under,
+  );
+
+type Flake = Pick<Glitter, 'colour' | 'kind' | 'opacity'>;
+
+function rained(flakes: readonly Flake[], shares: readonly number[], depth: number, under: Spectrum): Spectrum {
   if (depth <= 0 || !shares.some((share) => share > 0)) return under;
-  const films = parts.map(({ glitter }) => flakeFilm(glitter));
-  if (parts.every(({ glitter }) => hides(glitter))) return hidingRain(films, shares, Math.exp(-depth), under);
+  const films = flakes.map(flakeFilm);
+  if (flakes.every(hides)) return hidingRain(films, shares, Math.exp(-depth), under);
   return stackedRain(films, shares, poissonWeights(Math.min(depth, DEEPEST)), under);
 }
 

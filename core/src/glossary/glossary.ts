@@ -10,6 +10,7 @@ export const glossary = {
   ΔE: 'How far apart two colours are to the eye (ΔE00). Under 2 hardly anyone sees it, over 10 all do from across a table.',
   load: 'How much of the tinted resin is colour, by volume.',
   film: 'How thick one coat lies.',
+  gloss: 'What cured resin’s own face does to the colours under it: they look deeper, and black a little greyer.',
   pot: 'One mixing cup of a fade, with what is strewn out of it.',
   fade: 'Any gradual change of colour: between glitters, by thinning out, or of the base under them.',
   ring: 'Colours side by side all the way round the cup.',

@@ -1,4 +1,4 @@
-import { hexOf, layOver } from '../colour';
+import { glossed, hexOf, layOver } from '../colour';
 import type { CoatId, CoatOf, Design, Workshop } from '../design';
 import { potFilm } from '../ink';
 import { groundsUnder, trialPlan, type Plan } from '../plan';
@@ -49,7 +49,10 @@ export function afterCoats(design: Design, workshop: Workshop, id: CoatId): read
   });
   const films = [1 - UNEVEN, 1 + UNEVEN].map((share) => potFilm(inks, coat.thickness * share));
   return placesOf(plans[0], coat).map(({ id: place, name }) => {
-    const [thin, thick] = films.map((film) => hexOf(layOver(film, under[place].spectrum)));
+    const [thin, thick] = films.map((film) => {
+      const seen = layOver(film, under[place].spectrum);
+      return hexOf(workshop.settings.gloss ? glossed(seen) : seen);
+    });
     return { place, name, colours: plans.map(({ coats }) => coats[coats.length - 1].seen[place]), thin, thick };
   });
 }

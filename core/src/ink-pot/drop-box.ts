@@ -1,4 +1,4 @@
-import { BANDS, deltaE2000, labOfXyz, xyzRows, type Lab, type Spectrum, type Tint, type Triple } from '../colour';
+import { BANDS, deltaE2000, glossedAt, labOfXyz, xyzRows, type Lab, type Spectrum, type Tint, type Triple } from '../colour';
 import { differenceAtLeast, type Cell } from '../match';
 
 /** Ranges of drops, ink by ink: each at least 1. */
@@ -12,6 +12,8 @@ export interface PotJudge {
   readonly target: Lab;
   /** what one drop of each ink does to the whole film */
   readonly drop: readonly Tint[];
+  /** it is looked at through the resin's own gloss */
+  readonly gloss: boolean;
 }
 
 /**
@@ -44,7 +46,7 @@ export function awayAtLeast(box: DropBox, judge: PotJudge, enough: number): numb
   return differenceAtLeast(judge.target, cellOf(dark, bright), enough);
 }
 
-function xyzOfDrops(taking: readonly number[], turning: readonly number[], { under, drop }: PotJudge): Triple {
+function xyzOfDrops(taking: readonly number[], turning: readonly number[], { under, drop, gloss }: PotJudge): Triple {
   const xyz: [number, number, number] = [0, 0, 0];
   for (let band = 0; band < BANDS; band += 1) {
     let [K, S] = [0, 0];
@@ -52,7 +54,9 @@ function xyzOfDrops(taking: readonly number[], turning: readonly number[], { und
       K += taking[i] * drop[i].K[band];
       S += turning[i] * drop[i].S[band];
     }
-    const seen = seenOver(K, S, under[band]);
+    const below = seenOver(K, S, under[band]);
+    // Gloss grows with what is under it, so that bounds stay bounds.
+    const seen = gloss ? glossedAt(below) : below;
     for (let axis = 0; axis < 3; axis += 1) xyz[axis] += xyzRows[axis][band] * seen;
   }
   return xyz;

@@ -95,9 +95,9 @@ function groupsOf(all: number, count: number, from = 0): readonly (readonly numb
   );
 }
 
-function groupOf(inks: readonly number[], { under, target, drop, dropMl: all, mostMl }: PotQuestion) {
+function groupOf(inks: readonly number[], { under, target, drop, gloss, dropMl: all, mostMl }: PotQuestion) {
   const dropMl = inks.map((ink) => all[ink]);
-  const judge: PotJudge = { under, target, drop: inks.map((ink) => drop[ink]) };
+  const judge: PotJudge = { under, target, drop: inks.map((ink) => drop[ink]), gloss };
   const box = withinLoad(
     inks.map(() => [1, MOST_DROPS] as const),
     dropMl,

@@ -1,4 +1,4 @@
-import { hexOf, labOf, layOver, reflectanceOf } from '../colour';
+import { glossed, hexOf, labOf, layOver, reflectanceOf } from '../colour';
 import type { CoatId, CoatOf, Design, Workshop } from '../design';
 import { doseOf, inkTint, MOST_OFFERED_LOAD, potFilm, type InkDose } from '../ink';
 import { groundsUnder, trialPlan } from '../plan';
@@ -85,6 +85,7 @@ function askedOf(design: Design, workshop: Workshop, { coat: id, place, wanted, 
     under: grounds[place].spectrum,
     target: labOf(reflectanceOf(wanted)),
     drop: inks.map((ink) => inkTint(ink, (ink.dropMl * 100) / ml, coat.thickness)),
+    gloss: workshop.settings.gloss,
     dropMl,
     mostMl: (MOST_OFFERED_LOAD / 100) * ml,
     size,
@@ -94,10 +95,11 @@ function askedOf(design: Design, workshop: Workshop, { coat: id, place, wanted, 
 
 function offer({ inks: picked, drops, away }: Pot, { question, inks, ml, thickness }: Asked): OfferedPot {
   const pot = picked.map((at, i) => ({ ink: inks[at], drops: drops[i], load: (drops[i] * inks[at].dropMl * 100) / ml }));
+  const seen = layOver(potFilm(pot, thickness), question.under);
   return {
     inks: pot.map(({ ink, drops, load }) => ({ ink: ink.id, name: ink.name, drops, dose: doseOf(ink), load })),
     load: pot.reduce((sum, { load }) => sum + load, 0),
-    seen: hexOf(layOver(potFilm(pot, thickness), question.under)),
+    seen: hexOf(question.gloss ? glossed(seen) : seen),
     away,
   };
 }

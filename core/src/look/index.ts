@@ -1,1 +1,2 @@
 export * from './look';
+export * from './look-spectrum';

@@ -11,7 +11,9 @@ export interface LookFlake extends Pick<Glitter, 'colour' | 'kind' | 'opacity' |
 export type LookLayer =
   | { readonly layer: 'ground'; readonly colour: string }
   | { readonly layer: 'flakes'; readonly depth: number; readonly flakes: readonly LookFlake[] }
-  | { readonly layer: 'film'; readonly film: Film };
+  | { readonly layer: 'film'; readonly film: Film }
+  /** a clear coat's face, over all there is: never with a layer over it */
+  | { readonly layer: 'gloss' };
 
 export type Look = readonly LookLayer[];
 
@@ -41,6 +43,9 @@ export function flakesLook(parts: readonly Part[], finishes: readonly Finish[], 
 }
 
 /** The same before what is poured over its flakes: the last glitter coat as it lies bare. */
-export const beforeFilms = (look: Look): Look => look.slice(0, 1 + look.findLastIndex(({ layer }) => layer !== 'film'));
+export const beforeFilms = (look: Look): Look =>
+  look.slice(0, 1 + look.findLastIndex(({ layer }) => layer !== 'film' && layer !== 'gloss'));
+
+export const glossLook: LookLayer = { layer: 'gloss' };
 
 export const filmLook = (film: Film): LookLayer => ({ layer: 'film', film });

@@ -1,7 +1,7 @@
-import type { Step } from '../coats';
-import type { CoatId } from '../design';
+import { throughGloss, type Ground, type Step } from '../coats';
+import { isFilm, type CoatId, type Workshop } from '../design';
 import type { PlannedAreas } from '../layout';
-import type { Look } from '../look';
+import { glossLook, type Look } from '../look';
 import { itemOf, type ItemOf, type ShelfItem } from '../stock';
 import type { Cup } from '../vessel';
 import { isPiece, pieceEdges, type PieceCoat, type PieceEdges } from './piece-edges';
@@ -26,12 +26,19 @@ export const piecesOnCup = (
   steps: readonly Step[],
   cup: Cup,
   areas: PlannedAreas,
-  shelf: readonly ShelfItem[],
+  { shelf, settings }: Pick<Workshop, 'shelf' | 'settings'>,
 ): readonly PlannedPiece[] =>
-  steps.flatMap((step): readonly PlannedPiece[] => {
+  steps.flatMap((step, at): readonly PlannedPiece[] => {
     const { coat, planned } = step;
     if (!isPiece(coat)) return [];
-    const over = laidSince(step, steps.at(-1)?.after ?? step.after);
+    const glossy = (place: string, ground: Ground) =>
+      throughGloss(ground, settings) && steps.slice(at + 1).some((later) => closesOver(later, place));
+    const over = Object.fromEntries(
+      Object.entries(steps.at(-1)?.after ?? step.after).map(([place, ground]) => {
+        const layers = layersSince(step.after[place].look, ground.look);
+        return [place, glossy(place, ground) ? [...layers, glossLook] : layers];
+      }),
+    );
     return [
       {
         coat: coat.id,
@@ -57,8 +64,9 @@ function filmColour(coat: PieceCoat, shelf: readonly ShelfItem[]): string | null
   return film && film.type !== 'clear' ? film.colour : null;
 }
 
-const laidSince = ({ after }: Step, last: Step['after']): Readonly<Record<string, Look>> =>
-  Object.fromEntries(Object.entries(last).map(([place, { look }]) => [place, layersSince(after[place].look, look)]));
+/** Whether a coat spreads resin over a place. */
+const closesOver = ({ coat, before, after }: Step, place: string): boolean =>
+  isFilm(coat) && after[place].thickness > before[place].thickness;
 
 /** What came on top; where paint took the place of all that was there, what lies there now. */
 const layersSince = (before: Look, now: Look): Look =>

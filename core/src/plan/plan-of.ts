@@ -4,6 +4,8 @@ import {
   bareGrounds,
   createCoatLayer,
   rememberedLight,
+  seenThrough,
+  throughGloss,
   type CoatContext,
   type Grounds,
   type ReadyBlend,
@@ -21,6 +23,7 @@ import {
   type PlacedWall,
   type PlannedAreas,
 } from '../layout';
+import { glossLook } from '../look';
 import { piecesOnCup } from '../pieces';
 import { createFadePlanner, type LaidFade, type PlannedFade } from '../pots';
 import { remember, rememberEach, rememberEachRecord, rememberRecord } from '../remember';
@@ -67,8 +70,13 @@ export function createWorkPlanner(): WorkPlanner {
   const outcomes = remember((blends: readonly ReadyBlend[], laid: readonly Step[], start: Grounds, sizes: Sizes) =>
     blends.map((blend) => blendOut(blend, { ...laidBlend(blend, laid, start), area: sizes[blend.area], light })),
   );
-  const looks = remember((after: Grounds, fades: readonly PlannedFade[]): Plan['looks'] =>
-    Object.fromEntries(Object.entries(withWholeAreas(after, fades)).map(([place, ground]) => [place, ground.look])),
+  const looks = remember((after: Grounds, fades: readonly PlannedFade[], settings: Settings): Plan['looks'] =>
+    Object.fromEntries(
+      Object.entries(withWholeAreas(after, fades)).map(([place, ground]) => [
+        place,
+        throughGloss(ground, settings) ? [...ground.look, glossLook] : ground.look,
+      ]),
+    ),
   );
   const onWall = remember(({ places }: PlacedWall): Plan['places'] =>
     places.filter(({ id }) => id !== LEFT_OVER).map(({ id, area, name, region }) => ({ id, area, name, region })),
@@ -131,13 +139,17 @@ export function createWorkPlanner(): WorkPlanner {
       fades: fades.planned,
       places: onWall(wall),
       leftOver: wall.places.find(({ id }) => id === LEFT_OVER)?.region ?? [],
-      pieces: pieces(laid, design.cup, planned, shelf),
+      pieces: pieces(laid, design.cup, planned, workshop),
       strings: strings(laid, design.cup, planned),
       coats: laid.map((step) => step.planned),
       finished: Object.fromEntries(
-        Object.entries(withWholeAreas(after, fades.planned)).map(([place, ground]) => [place, light.hex(ground.spectrum)]),
+        Object.entries(withWholeAreas(after, fades.planned)).map(([place, ground]) => [
+          place,
+          light.hex(seenThrough(ground, settings, light)),
+        ]),
       ),
-      looks: looks(after, fades.planned),
+      throughGloss: settings.gloss,
+      looks: looks(after, fades.planned, settings),
       bareWall,
       totals: totals(design, laid, shelf, fades.planned),
       findings: findings({ design, workshop, areas: planned, steps: laid, fades: fades.planned, blends: outcome, cup }),

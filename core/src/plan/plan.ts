@@ -30,6 +30,8 @@ export interface Plan {
   readonly coats: readonly PlannedCoat[];
   /** hex of each place, of an area that fades as its middle pot’s, of `left-over` and of `base-bare`, once all coats are on */
   readonly finished: Readonly<Record<string, string>>;
+  /** colours of what resin lies over are told, here and coat by coat, as they are seen through its gloss */
+  readonly throughGloss: boolean;
   /** layer by layer, for the picture, by the same keys */
   readonly looks: Readonly<Record<string, Look>>;
   /** hex of the cup as it comes */

@@ -13,6 +13,8 @@ export interface GrowthStep {
 /** What is seen of each place at each of these moments, hex. */
 export interface Growth {
   readonly steps: readonly GrowthStep[];
+  /** what resin lies over is told through its gloss */
+  readonly throughGloss: boolean;
   readonly rows: readonly { readonly place: string; readonly name: string; readonly colours: readonly string[] }[];
 }
 
@@ -34,6 +36,7 @@ export function growthOf(plan: Plan): Growth {
   const steps = [{ coats: 0, coat: null, title: 'The wall as it comes' }, ...changes];
   return {
     steps,
+    throughGloss: plan.throughGloss,
     rows: places.map(({ id, name }) => ({ place: id, name, colours: steps.map(({ coats }) => seenAfter(coats, id)) })),
   };
 }

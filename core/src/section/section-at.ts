@@ -1,5 +1,6 @@
 import type { WallPlace } from '../areas';
-import { hexOf, layOver, reflectanceOf, type Spectrum } from '../colour';
+import { glossed, hexOf, layOver, reflectanceOf, type Spectrum } from '../colour';
+import type { Look } from '../look';
 import { pieceHolds, type PlannedPiece } from '../pieces';
 import type { Plan } from '../plan';
 import type { Station } from '../vessel';
@@ -32,18 +33,30 @@ function withPiece({ layers, thickness }: Section, piece: PlannedPiece, place: s
   const own: SectionLayer = { coat: coat.id, number: at + 1, kind: coat.kind, title: coat.title, mm: piece.mm, seen, tints };
   const above = layers.slice(below.length);
   return {
-    layers: [...below, own, ...(piece.hides === null ? above : onFilm(piece.hides, above, piece, place))],
+    layers: [
+      ...below,
+      own,
+      ...(piece.hides === null
+        ? above
+        : onFilm(piece.hides, above, { over: piece.over[place], throughGloss: plan.throughGloss })),
+    ],
     thickness: thickness + piece.mm,
   };
 }
 
 /** What is seen of the coats over a film that hides what is under it: films tint it; flakes and paint lie on it as anywhere. */
-function onFilm(hides: string, above: readonly SectionLayer[], { over }: PlannedPiece, place: string): readonly SectionLayer[] {
-  const looks = [...over[place]];
+function onFilm(
+  hides: string,
+  above: readonly SectionLayer[],
+  { over, throughGloss }: { readonly over: Look; readonly throughGloss: boolean },
+): readonly SectionLayer[] {
+  const looks = [...over];
   let spectrum: Spectrum | null = reflectanceOf(hides);
+  let glossy = false;
   return above.map((layer) => {
     const look = layer.tints ? looks.shift() : undefined;
     if (look) spectrum = look.layer === 'film' && spectrum !== null ? layOver(look.film, spectrum) : null;
-    return spectrum === null ? layer : { ...layer, seen: hexOf(spectrum) };
+    glossy ||= throughGloss && (layer.kind === 'resin' || layer.kind === 'ink');
+    return spectrum === null ? layer : { ...layer, seen: hexOf(glossy ? glossed(spectrum) : spectrum) };
   });
 }

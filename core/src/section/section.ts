@@ -27,7 +27,8 @@ export function sectionOf(plan: Plan, place: string): Section {
   let [under, colour] = [0, plan.bareWall];
   const layers = plan.coats.flatMap((coat, index): readonly SectionLayer[] => {
     const [mm, seen] = [(coat.thick[place] ?? under) - under, coat.seen[place] ?? colour];
-    const tints = seen !== colour;
+    // Through gloss, clear resin too changes what is seen; it is no tint for that.
+    const tints = seen !== colour && coat.kind !== 'resin';
     [under, colour] = [under + mm, seen];
     if (mm <= 0 && !tints) return [];
     return [{ coat: coat.id, number: index + 1, kind: coat.kind, title: coat.title, mm, seen, tints }];

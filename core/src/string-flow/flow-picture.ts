@@ -1,4 +1,4 @@
-import { hexOf, layOver } from '../colour';
+import { glossed, hexOf, layOver } from '../colour';
 import { regionPixels } from '../field';
 import { bytesOf } from '../hex';
 import { runTogether } from '../ink';
@@ -24,6 +24,7 @@ export function flowPicture(wet: WetColour, strung: StringsStep, owners: Uint16A
   const steps = new ThicknessSteps(wet, STEPS);
   const grounds = placesOf(strung).map(({ id }) => ({
     under: step.before[id].spectrum,
+    glossy: plan.throughGloss && step.before[id].glossy,
     reached: step.before[id].spectrum !== step.after[id].spectrum,
   }));
   const bare = bytesOf(plan.bareWall);
@@ -33,8 +34,9 @@ export function flowPicture(wet: WetColour, strung: StringsStep, owners: Uint16A
     const key = `${owner}/${number}`;
     const found = known.get(key);
     if (found) return found;
-    const { under } = grounds[owner - 1];
-    const seen = bytesOf(hexOf(number === 0 ? under : layOver(runTogether(pots, steps.thickOf(number)), under)));
+    const { under, glossy } = grounds[owner - 1];
+    const below = number === 0 ? under : layOver(runTogether(pots, steps.thickOf(number)), under);
+    const seen = bytesOf(hexOf(glossy ? glossed(below) : below));
     known.set(key, seen);
     return seen;
   };

@@ -5,13 +5,15 @@ import { Choice } from '../../parts/fields/choice';
 import { NumberField } from '../../parts/fields/number-field';
 import { RoomLight, type LightWish } from '../../services/room-light';
 import { WorkshopMemory } from '../../services/workshop';
+import { Switch } from '../../parts/fields/switch';
+import { Word } from '../../parts/word/word';
 import { TextField } from '../../parts/fields/text-field';
 import { BUTTONS } from '../../parts/buttons';
 
 /** Units, measuring steps, the room and the schools: kept at once, for every design. */
 @Component({
   selector: 'au-workshop-dialog',
-  imports: [BUTTONS, MatDialogModule, Choice, NumberField, TextField],
+  imports: [BUTTONS, MatDialogModule, Choice, NumberField, Switch, TextField, Word],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './workshop-dialog.html',
   styleUrl: './workshop-dialog.scss',

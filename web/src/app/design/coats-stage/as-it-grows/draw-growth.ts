@@ -9,7 +9,7 @@ const CELL = { width: 74, height: 46 } as const;
 const GAP = 6;
 
 /** The strip as a PNG with its names, twice as fine as it is on the page. */
-export async function growthPng(name: string, { steps, rows }: Growth): Promise<Blob> {
+export async function growthPng(name: string, { steps, rows, throughGloss }: Growth): Promise<Blob> {
   const [width, height] = [2 * EDGE + NAMES + steps.length * CELL.width, 2 * EDGE + 64 + rows.length * (CELL.height + GAP)];
   const canvas = document.createElement('canvas');
   canvas.width = 2 * width;
@@ -22,7 +22,12 @@ export async function growthPng(name: string, { steps, rows }: Growth): Promise<
   context.fillRect(0, 0, width, height);
   context.fillStyle = INK;
   context.font = '700 20px "Bricolage Grotesque Variable"';
-  context.fillText(`${name}, as it grows`, EDGE, EDGE + 16, width - 2 * EDGE);
+  context.fillText(
+    `${name}, as it grows${throughGloss ? ' (under resin: through its gloss)' : ''}`,
+    EDGE,
+    EDGE + 16,
+    width - 2 * EDGE,
+  );
   context.font = '600 13px "Figtree Variable"';
   context.textAlign = 'center';
   steps.forEach(({ coats }, i) => {

@@ -39,7 +39,7 @@ import { Unfetched } from '../../../parts/unfetched/unfetched';
         ><span>tilt it</span>
       </div>
       @if (inked()) {
-        <au-switch [checked]="finished()" (checkedChange)="finished.set($event)">with its ink on</au-switch>
+        <au-switch [checked]="finished()" (checkedChange)="finished.set($event)">with all its coats on</au-switch>
       }
       @if (blend(); as mix) {
         <div class="figures">
@@ -90,7 +90,8 @@ import { Unfetched } from '../../../parts/unfetched/unfetched';
         }
         @if (inked()) {
           <div class="inked">
-            <i [style.background]="plan().finished[area().id]"></i><span>once its ink is on, from afar</span>
+            <i [style.background]="plan().finished[area().id]"></i
+            ><span>once all its coats are on, from afar{{ plan().throughGloss ? ', through the gloss' : '' }}</span>
           </div>
         }
       }
