@@ -23,6 +23,7 @@ const floors = [
     'guide',
     'timeline',
     'batches',
+    'ink-dab',
     'ink-depth',
     'ink-pot',
     'practice',

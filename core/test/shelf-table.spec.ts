@@ -36,6 +36,22 @@ test('any glitter survives the table, whatever its name', () => {
   );
 });
 
+test('an ink survives it, with its sort, its solvent and how sure it is', () => {
+  const paste = shelfItemSchema.parse({
+    ...startingItem('ink', 'x'),
+    name: 'Putty',
+    type: 'pigment',
+    sort: 'paste',
+    solvent: true,
+    basis: 'dab',
+    sure: { colour: 1.8, strength: 0.12 },
+  });
+  expect(read(shelfCsv([paste])).items[0].item).toEqual({ ...paste, id: `new-${made}` });
+  const { items, faults } = read('kind,name,ink_sort,solvent\nink,Haze,glow powder,no\nink,Fume,paste,maybe');
+  expect(items.map(({ item }) => item)).toMatchObject([{ name: 'Haze', type: 'pigment', sort: 'glow powder', solvent: false }]);
+  expect(faults.map(({ path }) => path)).toEqual(['line 3, solvent']);
+});
+
 test.each([
   ['semicolons and decimal commas', 'Name;Cut;Color;Left\nMoth;0,4;d98a2f;12,5'],
   ['tabs', 'Name\tCut\tColor\tLeft\nMoth\t0.4 mm\t#D98A2F\t12.5 ml'],

@@ -1,5 +1,5 @@
 import { inksOf } from '../design';
-import { doseOf, dropsFor } from '../ink';
+import { doseOf, dropsFor, hasSolvent } from '../ink';
 import { itemOf } from '../stock';
 import { listText, percentText } from '../units';
 import { areaOf, bodyOf, placesOf, whereText, type CoatKind } from './coat-kind';
@@ -44,7 +44,7 @@ export const ink: CoatKind<'ink'> = {
       .map(({ ink, load }) => context.light.stirred(ink, load, coat.thickness));
     const film = tints.length > 0 ? context.light.together(...tints) : null;
     const doses = [
-      ...new Set(inks.map(({ ink }) => (ink.type === 'pearl' ? 'the pearl, at least 30 s, no lumps' : 'the drops'))),
+      ...new Set(inks.map(({ ink }) => (doseOf(ink) === 'scoop' ? 'the powder, at least 30 s, no lumps' : 'the drops'))),
     ];
     const load = counted.reduce((sum, one) => sum + one.load, 0);
     const laid = underResin(grounds, places, coat.thickness);
@@ -63,7 +63,8 @@ export const ink: CoatKind<'ink'> = {
         drops: counted.map(({ ink, drops, load }) => ({ item: ink.id, ink: ink.name, count: drops, load, dose: doseOf(ink) })),
         handsOn: 20,
         wait: resinWait(resinItem, context),
-        cautions: [RESIN_CARE, 'No flame near wet ink.'],
+        cautions:
+          inks.every(({ ink }) => !hasSolvent(ink)) && inks.length > 0 ? [RESIN_CARE] : [RESIN_CARE, 'No flame near wet ink.'],
       }),
     };
   },

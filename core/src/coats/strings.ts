@@ -1,6 +1,6 @@
 import { layOver, mixSpectra, type Film, type Spectrum } from '../colour';
 import { inksOf, type CoatOf } from '../design';
-import { doseOf, dropsFor } from '../ink';
+import { doseOf, dropsFor, hasSolvent } from '../ink';
 import { cureFactor, potLifeAt } from '../resin';
 import { remember } from '../remember';
 import { itemOf, mixWeight } from '../stock';
@@ -88,7 +88,7 @@ export const strings: CoatKind<'strings'> = {
         strings: laid,
         handsOn: 4 + Math.ceil(coat.count / 3),
         wait: settingWait(context),
-        cautions: ['No flame near wet ink.'],
+        cautions: inks.length > 0 && inks.every(({ ink }) => !hasSolvent(ink)) ? [] : ['No flame near wet ink.'],
       }),
     };
   },

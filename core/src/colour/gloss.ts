@@ -16,6 +16,10 @@ export const glossedAt = (R: number, k1 = FACE, k2 = INSIDE): number => k1 + ((1
  */
 export const glossed = (under: Spectrum, k1?: number, k2?: number): Spectrum => under.map((R) => glossedAt(R, k1, k2));
 
+/** What lies under a glossy clear coat that is seen through it: `glossed` backwards; nothing can be darker than black. */
+export const unglossed = (seen: Spectrum): Spectrum =>
+  seen.map((s) => Math.max(0, (s - FACE) / ((1 - FACE) * (1 - INSIDE) + INSIDE * (s - FACE))));
+
 /**
  * The same for a spot of a surface that isn't of one colour. What the face throws back comes down elsewhere, a coat's thickness
  * and more away: it meets the surface's mean, and the mean of all spots is `glossed` of the mean.

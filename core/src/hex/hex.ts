@@ -12,6 +12,10 @@ export const bytesOf = (hex: string): readonly [number, number, number] => {
   return [byte(1), byte(3), byte(5)];
 };
 
+/** The colour of whole numbers 0..255, red first. */
+export const hexOfBytes = (bytes: readonly number[]): string =>
+  `#${bytes.map((byte) => byte.toString(16).padStart(2, '0')).join('')}`;
+
 /** A colour as makers write it: with # or without, six digits or three; null when it is none. */
 export function readHex(text: string): string | null {
   const [, digits] = /^#?([0-9a-f]{6}|[0-9a-f]{3})$/i.exec(text.trim()) ?? [];

@@ -1,1 +1,2 @@
 export * from './load';
+export * from './ink-sorts';

@@ -52,11 +52,6 @@ export const MOST_OFFERED_LOAD = 5;
 /** Drops that anybody counts out. */
 export const MOST_DROPS = 90;
 
-/** What a maker counts: drops of a liquid, level scoops of a powder; an item's `dropMl` is one of either. */
-export type InkDose = 'drop' | 'scoop';
-
-export const doseOf = ({ type }: Pick<InkEffect, 'type'>): InkDose => (type === 'pearl' ? 'scoop' : 'drop');
-
 /**
  * Whole drops for a load, and the load they really make.
  * @param load % wanted, 0 or more; above 0 gives at least one drop

@@ -1,7 +1,7 @@
 import type { ShelfItem, ShelfKind } from '../stock';
 
-/** How a cell is read: as words, as a figure (with a factor to the item's own unit), as a colour, as cuts with shares. */
-export type ColumnRead = 'words' | 'colour' | 'cuts' | number;
+/** How a cell is read: as words, as a figure (with a factor to the item's own unit), as a colour, as cuts with shares, as yes or no. */
+export type ColumnRead = 'words' | 'colour' | 'cuts' | 'yes or no' | number;
 
 /** One thing a table of the shelf can say of an item. */
 export interface ShelfColumn {
@@ -43,6 +43,7 @@ const spelled: Readonly<Record<string, string>> = {
   ratio_a: 'parts of A',
   ratio_b: 'parts of B',
   ink_type: 'kind of ink',
+  ink_sort: 'sort of ink',
   film_type: 'kind of film',
 };
 
@@ -68,18 +69,22 @@ export const shelfColumns: readonly ShelfColumn[] = [
   column('thickness_um', 'flake.thickness', ['glitter'], 1, ['thickness', 'micron']),
   column('solid_percent', 'flake.solidShare', ['glitter'], 0.01, ['solid']),
   column('flake_g_per_ml', 'flake.density', ['glitter'], 1, ['density']),
-  column('basis', 'basis', ['glitter'], 'words'),
+  column('basis', 'basis', ['glitter', 'ink'], 'words'),
   column('left_ml', 'left', poured, 1, ['left', 'stock', 'amount', 'quantity', 'ml']),
   column('paid', 'paid', all, 1, ['price', 'cost']),
   column('full_ml', 'full', poured, 1, ['full', 'volume', 'content']),
   column('opened', 'opened', all, 'words', ['date']),
   column('lot', 'lot', all, 'words', ['batch', 'charge']),
   column('note', 'note', all, 'words', ['comment', 'remark', 'description']),
+  column('ink_sort', 'sort', ['ink'], 'words'),
   column('ink_type', 'type', ['ink'], 'words'),
+  column('solvent', 'solvent', ['ink'], 'yes or no', ['alcohol']),
   column('hiding_percent', 'hiding', ['ink'], 0.01, ['strength']),
   column('load_percent', 'referenceLoad', ['ink'], 1, ['load']),
   column('film_mm', 'referenceFilm', ['ink'], 1),
   column('drop_ml', 'dropMl', ['ink'], 1, ['drop']),
+  column('sure_colour', 'sure.colour', ['ink'], 1),
+  column('sure_strength_percent', 'sure.strength', ['ink'], 0.01),
   column('dry_min', 'dryMinutes', ['paint', 'glue'], 1, ['dry']),
   column('ratio_a', 'ratio.0', ['resin'], 1),
   column('ratio_b', 'ratio.1', ['resin'], 1),

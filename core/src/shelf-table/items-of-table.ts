@@ -1,6 +1,7 @@
 import { readHex } from '../hex';
 import { faultsOf, type Fault } from '../design';
-import { shelfItemSchema, startingItem, withCut, type ItemOf, type ShelfItem, type ShelfKind } from '../stock';
+import { inkSortNames } from '../ink';
+import { shelfItemSchema, startingItem, withCut, withInkSort, type ItemOf, type ShelfItem, type ShelfKind } from '../stock';
 import { metricUnits, readMeasure, tidy, unquoted } from '../units';
 import { shelfColumns, withCell, type ShelfColumn } from './columns';
 import { readCuts } from './cuts-cell';
@@ -82,15 +83,22 @@ function itemOfCells(start: ShelfItem, cells: ReadonlyMap<string, string>): Shel
   const typed = readMeasure(cells.get('cut_mm') ?? '', 'plain', metricUnits, { unitName: 'mm' });
   const cut = typed.ok ? typed.value : null;
   // The cut first: with it come its usual thickness and share, until other columns say otherwise.
-  const begun = start.kind === 'glitter' && cut !== null ? withCut(start satisfies ItemOf<'glitter'>, cut) : start;
+  const begun = start.kind === 'glitter' && cut !== null ? withCut(start satisfies ItemOf<'glitter'>, cut) : sorted(start, cells);
   const named = { ...begun, name: cells.get('name') ?? '' };
   return shelfColumns
     .filter((column) => column.name !== 'kind' && column.kinds.includes(start.kind) && cells.has(column.name))
     .reduce<ShelfItem>((item, column) => withCell(item, column, valueOf(column, cells.get(column.name) ?? '')), named);
 }
 
+/** An ink's sort first: with it comes how it takes light. */
+function sorted(start: ShelfItem, cells: ReadonlyMap<string, string>): ShelfItem {
+  const sort = inkSortNames.find((one) => one === cells.get('ink_sort')?.toLowerCase());
+  return start.kind === 'ink' && sort ? withInkSort(start, sort) : start;
+}
+
 function valueOf(column: ShelfColumn, cell: string): unknown {
   const { read, path } = column;
+  if (read === 'yes or no') return /^(yes|true|1)$/i.test(cell) ? true : /^(no|false|0)$/i.test(cell) ? false : cell;
   if (read === 'cuts') return readCuts(cell) ?? cell;
   if (read === 'colour') return readHex(cell) ?? cell;
   if (read === 'words')
@@ -100,7 +108,7 @@ function valueOf(column: ShelfColumn, cell: string): unknown {
 }
 
 const wordsOf = (path: string, cell: string): string =>
-  ['finish', 'basis', 'type', 'way'].includes(path) ? cell.toLowerCase() : cell;
+  ['finish', 'basis', 'type', 'sort', 'way'].includes(path) ? cell.toLowerCase() : cell;
 
 const nameOf = (path: string): string =>
   shelfColumns.find((column) => column.path === path || (path === 'flake.colour' && column.path === 'colour'))?.words ?? path;

@@ -6,6 +6,8 @@ export * from './own-items';
 export * from './mix-weight';
 export * from './leftover-mix';
 export * from './certainty';
+export * from './ink-certainty';
+export * from './change-ink';
 export * from './ledger';
 export * from './find-on-shelf';
 export * from './item-words';

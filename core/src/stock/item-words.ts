@@ -1,5 +1,6 @@
 import { differenceWords } from '../colour';
 import { cutText, facePerMl, flakesPerMl, gramsPerMl } from '../glitter';
+import { sortOf } from '../ink';
 import { aboutText, percentText } from '../units';
 import { shareSpread } from './certainty';
 import type { FoundItem } from './find-on-shelf';
@@ -12,7 +13,7 @@ export function factOf(item: ShelfItem): string {
     case 'glitter':
       return `${cutText(item.flake)}, ${{ solid: 'opaque', tinted: 'see-through', opal: 'opal' }[item.flake.kind]}, ${item.finish}`;
     case 'ink':
-      return item.type;
+      return sortOf(item);
     case 'film':
       return `${item.type}, ${item.width} × ${item.length} mm`;
     case 'paint':

@@ -2,7 +2,9 @@ import * as z from 'zod';
 import { hexSchema } from '../hex';
 import { finishes, glitterSchema } from '../glitter';
 import { idText } from '../units';
+import { inkSortNames, inkSorts } from '../ink';
 import { bases } from './certainty';
+import { inkBases } from './ink-certainty';
 
 export const shelfItemIdSchema = idText('An item needs an id.').brand<'ShelfItemId'>();
 export type ShelfItemId = z.infer<typeof shelfItemIdSchema>;
@@ -43,16 +45,35 @@ const glitterItem = z.strictObject({
   basis: z.enum(bases).default('typical'),
 });
 
-const inkItem = z.strictObject({
-  kind: z.literal('ink'),
-  ...shared,
-  type: z.enum(['dye', 'pigment', 'pearl'], { error: 'An ink is a dye, a pigment or a pearl.' }),
-  colour: hexSchema,
-  hiding: z.number().min(0.01, 'At least 1 %.').max(0.99, 'At most 99 %.'),
-  referenceLoad: z.number().min(0.01, 'Above 0 %.').max(20, 'At most 20 %.'),
-  referenceFilm: z.number().min(0.05, 'At least 0.05 mm.').max(2, 'At most 2 mm.'),
-  dropMl: z.number().min(0.005, 'A drop is at least 0.005 ml.').max(0.5, 'A drop is at most 0.5 ml.'),
+const sureness = z.strictObject({
+  /** one standard deviation: ΔE00 of its colour, and of how much a drop colours, as a share of it */
+  colour: z.number().min(0).max(60),
+  strength: z.number().min(0).max(3),
 });
+
+const inkItem = z
+  .strictObject({
+    kind: z.literal('ink'),
+    ...shared,
+    type: z.enum(['dye', 'pigment', 'pearl'], { error: 'An ink is a dye, a pigment or a pearl.' }),
+    /** what it is sold as; left out where it is as usual for its type */
+    sort: z.enum(inkSortNames, { error: `An ink is a ${inkSortNames.join(', a ')}.` }).optional(),
+    /** whether alcohol or another solvent is in it; left out where it is as usual for its sort */
+    solvent: z.boolean().optional(),
+    /** what its colour and strength rest on */
+    basis: z.enum(inkBases).default('typical'),
+    /** how sure a dab made them; left out where none did */
+    sure: sureness.optional(),
+    colour: hexSchema,
+    hiding: z.number().min(0.01, 'At least 1 %.').max(0.99, 'At most 99 %.'),
+    referenceLoad: z.number().min(0.01, 'Above 0 %.').max(20, 'At most 20 %.'),
+    referenceFilm: z.number().min(0.05, 'At least 0.05 mm.').max(2, 'At most 2 mm.'),
+    dropMl: z.number().min(0.005, 'A drop is at least 0.005 ml.').max(0.5, 'A drop is at most 0.5 ml.'),
+  })
+  .refine(({ sort, type }) => sort === undefined || inkSorts[sort].type === type, {
+    path: ['sort'],
+    message: 'This sort takes light another way than its type says. Choose the sort again.',
+  });
 
 const paintItem = z.strictObject({ kind: z.literal('paint'), ...shared, colour: hexSchema, dryMinutes: minutes });
 

@@ -1,4 +1,5 @@
 import { inksOf, isFilm } from '../../design';
+import { hasSolvent } from '../../ink';
 import { itemOf } from '../../stock';
 import { stepsOfKind, type Rule } from '../finding';
 
@@ -8,7 +9,12 @@ export const flameOverInk: Rule = {
   find: (facts) => {
     if (facts.workshop.settings.bubbles !== 'flame') return [];
     return stepsOfKind(facts, 'ink', 'strings').flatMap(({ coat, index, planned }) => {
-      if (inksOf(coat).every(({ ink }) => itemOf(facts.workshop.shelf, ink, 'ink')?.type === 'pearl')) return [];
+      // An ink that is gone may have been any.
+      const burns = inksOf(coat).some(({ ink }) => {
+        const item = itemOf(facts.workshop.shelf, ink, 'ink');
+        return item === undefined || hasSolvent(item);
+      });
+      if (!burns) return [];
       const after = facts.steps.slice(index + 1);
       const film = after.findIndex((step) => step.coat.kind === 'resin');
       const cures = after.slice(0, Math.max(0, film)).some(({ coat: { kind } }) => kind === 'sand' || kind === 'rest');

@@ -26,6 +26,10 @@ export interface LookedAt {
 })
 export class PhotoColour {
   readonly picked = output<string>();
+  /** the same as the photo shows it, before its light was set right */
+  readonly spotted = output<string>();
+  /** what sets the photo's light right; null of a new photo */
+  readonly lit = output<KnownPatch | null>();
   /** the whole photo, whenever there is a new one or its light is set right */
   readonly shown = output<LookedAt>();
   protected readonly canvas = viewChild.required<ElementRef<HTMLCanvasElement>>('canvas');
@@ -62,6 +66,7 @@ export class PhotoColour {
       this.sentence.set(null);
       this.raw.set(null);
       this.patch.set(null);
+      this.lit.emit(null);
       this.picking.set('colour');
       this.show();
     } catch (error) {
@@ -100,9 +105,13 @@ export class PhotoColour {
     this.place.set({ x, y });
     const colour = meanColour(context, x, y);
     const picking = this.picking();
-    if (picking === 'colour') this.raw.set(colour);
-    else {
-      this.patch.set({ seen: colour, is: picking.is });
+    if (picking === 'colour') {
+      this.raw.set(colour);
+      this.spotted.emit(colour);
+    } else {
+      const patch = { seen: colour, is: picking.is };
+      this.patch.set(patch);
+      this.lit.emit(patch);
       this.picking.set('colour');
       this.show();
     }

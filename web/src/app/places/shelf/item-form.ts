@@ -8,13 +8,22 @@ import {
   glitterKinds,
   glueWayFacts,
   glueWays,
+  changedInk,
+  hasSolvent,
+  inkBases,
+  inkSorts,
+  inkSortNames,
+  sortOf,
+  withInkSort,
   movementSchema,
   shelfItemSchema,
   withCut,
   type Fault,
+  type ItemOf,
   type ShelfItem,
   asOwn,
 } from '@aurantia/core';
+import { inkOnCard, inkSureWords, swatchWords } from '@aurantia/core/ink-dab';
 import { ColourField } from '../../parts/fields/colour-field';
 import { NumberField } from '../../parts/fields/number-field';
 import { Pick, type Option } from '../../parts/fields/pick';
@@ -25,13 +34,16 @@ import { figuresOf, withFigure } from './item-figures';
 import { TextField } from '../../parts/fields/text-field';
 import { DateField } from '../../parts/fields/date-field';
 import { BUTTONS } from '../../parts/buttons';
+import { Tick } from '../../parts/fields/tick';
+import { Unfetched } from '../../parts/unfetched/unfetched';
+import { InkDabForm } from './ink-dab/ink-dab';
 
 const same = (values: readonly string[]): readonly Option[] => values.map((value) => ({ value, name: value }));
 
 /** What is known of one jar. Each sound change is kept at once; a faulty one gets its sentence. */
 @Component({
   selector: 'au-item-form',
-  imports: [BUTTONS, ColourField, MixedCuts, NumberField, PhotoColour, Pick, TextField, DateField],
+  imports: [BUTTONS, ColourField, MixedCuts, NumberField, PhotoColour, Pick, TextField, DateField, Tick, Unfetched, InkDabForm],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './item-form.html',
   styleUrl: './item-form.scss',
@@ -55,7 +67,25 @@ export class ItemForm {
   ];
   protected readonly photo = signal(false);
   protected readonly colourful = computed(() => !['resin', 'glue'].includes(this.draft().kind));
-  protected readonly inkTypes = same(['dye', 'pigment', 'pearl']);
+  protected readonly inkSorts = same(inkSortNames);
+  protected readonly inkBases = [
+    { value: 'typical', name: 'usual' },
+    { value: 'label', name: 'its label' },
+    { value: 'by eye', name: 'a dab, by eye' },
+    { value: 'dab', name: 'a dab in a photo' },
+  ] satisfies readonly { value: (typeof inkBases)[number]; name: string }[];
+  protected readonly sortOf = sortOf;
+  protected readonly hasSolvent = hasSolvent;
+  protected readonly dabbing = signal(false);
+  protected readonly sortSays = computed(() => {
+    const item = this.draft();
+    return item.kind === 'ink' ? inkSorts[sortOf(item)].says : '';
+  });
+  protected readonly swatch = computed(() => {
+    const item = this.draft();
+    if (item.kind !== 'ink' || this.faults().length > 0) return null;
+    return { ...inkOnCard(item, this.memory.settings().gloss), words: swatchWords(item), sure: inkSureWords(item) };
+  });
   protected readonly filmTypes = same(filmTypes);
   protected readonly measuredBy = same(measuredBy);
   protected readonly counted = computed(() => countedIn(this.draft()));
@@ -84,7 +114,19 @@ export class ItemForm {
   }
 
   protected set(change: object): void {
-    this.put({ ...this.draft(), ...change } as ShelfItem);
+    const item = this.draft();
+    this.put(item.kind === 'ink' ? changedInk(item, change) : ({ ...item, ...change } as ShelfItem));
+  }
+
+  protected resort(name: string): void {
+    const item = this.draft();
+    const sort = inkSortNames.find((one) => one === name);
+    if (item.kind === 'ink' && sort) this.put(withInkSort(item, sort));
+  }
+
+  protected readOff(ink: ItemOf<'ink'>): void {
+    this.put(ink);
+    this.dabbing.set(false);
   }
 
   protected flake(change: object): void {
@@ -101,7 +143,8 @@ export class ItemForm {
     const item = this.draft();
     const value = typed ?? Number.NaN;
     // With another cut come its usual thickness and share, until the label says otherwise.
-    this.put(item.kind === 'glitter' && path === 'flake.cut' ? withCut(item, value) : withFigure(item, path, value));
+    if (item.kind === 'ink') this.put(changedInk(item, { [path]: value }));
+    else this.put(item.kind === 'glitter' && path === 'flake.cut' ? withCut(item, value) : withFigure(item, path, value));
   }
 
   /** A jar that is on the shelf is counted anew; one that isn't yet begins with what is typed. */
