@@ -1,0 +1,103 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { By, Key } from 'selenium-webdriver';
+import { named, press, reads, resize, tick, type, valueOf, type Browser } from '../src/browser';
+import { tooWide, violations } from '../src/fit-and-axe';
+import { stripedPng } from '../src/flat-photo';
+import type { Program } from '../src/program';
+import { programForAll } from '../src/running';
+
+/* Inks read off a dab, and colours told through gloss. */
+let program: Program;
+let browser: Browser;
+programForAll(
+  (ofAll, view) => {
+    program = ofAll;
+    browser = view;
+  },
+  { graphics: false },
+);
+
+const openItem = async (id: string, says: string) => {
+  await browser.get(`${program.address}/shelf?item=${id}`);
+  await reads(browser, says, 'au-item-form');
+  await press(browser, 'Read it off a dab');
+  await reads(browser, 'Stir some drops into clear resin', 'au-ink-dab');
+};
+
+test('an ink is read off a photo of a dab under a yellow lamp, and is surer for it', async () => {
+  await openItem('madder', 'Usual values for its sort');
+  await type(browser, 'Drops', '4');
+  const path = join(mkdtempSync(join(tmpdir(), 'aurantia-dab-')), 'dab.png');
+  writeFileSync(
+    path,
+    // The dab on the card, the dab on the line, the card, the line: white comes out as #f4dcaa.
+    stripedPng([
+      [0xb4, 0x40, 0x24],
+      [0x20, 0x14, 0x0b],
+      [0xf4, 0xdc, 0xaa],
+      [0x20, 0x1d, 0x15],
+    ]),
+  );
+  await (await browser.findElement(By.css('au-ink-dab input[type=file]'))).sendKeys(path);
+  const canvas = await named(browser, 'canvas', /^The photo/);
+  await press(browser, 'Pick the white card');
+  const along = (steps: number) =>
+    canvas.sendKeys(...Array.from({ length: Math.abs(steps) }, () => (steps < 0 ? Key.ARROW_LEFT : Key.ARROW_RIGHT)), Key.ENTER);
+  await along(3);
+  // Each press is the next spot that isn't known yet.
+  await along(-10);
+  await reads(browser, 'Take it over', 'au-ink-dab');
+  await along(5);
+  await along(5);
+  await along(5);
+  await reads(browser, /Colour ± [12]\.\d ΔE00, strength ± 1\d %\./, 'au-ink-dab');
+  await reads(browser, /as an ink of this colour looks: (no visible|slight) difference/, 'au-ink-dab');
+  expect(await violations(browser)).toEqual([]);
+  await resize(browser, 390, 840);
+  await browser.wait(async () => (await tooWide(browser)) <= 0, 20_000, 'fits a phone');
+  await resize(browser, 1280, 800);
+  await press(browser, /^Take it over: #/);
+  await reads(browser, 'From a dab.', 'au-item-form');
+  expect(await valueOf(browser, 'Shows this colour at')).toBe('1.6');
+  // Typed over, it rests on the dab no longer.
+  await type(browser, 'as #', '#b0402c');
+  await reads(browser, 'From its label', 'au-item-form');
+});
+
+test('a dab that says nothing gets a sentence, and a pearl wants a dark line', async () => {
+  await openItem('fog-lamp', 'Platelets that gleam');
+  await tick(browser, 'There is a black line under it');
+  await reads(browser, 'draw a black line under the dab', 'au-ink-dab');
+  await openItem('sloe', 'See-through');
+  await type(browser, 'Drops', '0');
+  await browser.executeScript(
+    'const dot = document.querySelector("au-ink-dab .spots input"); dot.value = "#5a3a86"; dot.dispatchEvent(new Event("input", { bubbles: true })); dot.dispatchEvent(new Event("change", { bubbles: true }))',
+  );
+  await reads(browser, 'Count whole drops or scoops, one at least.', 'au-ink-dab');
+  await type(browser, 'Drops', '1000');
+  await reads(browser, 'nobody counts right', 'au-ink-dab');
+  await type(browser, 'Drops', '3');
+  await type(browser, 'over', '0');
+  await reads(browser, 'A dab is 0.05 to 2 mm thick', 'au-ink-dab');
+  await type(browser, 'over', '50');
+  await reads(browser, 'A white or grey card in the photo would make its colour surer', 'au-ink-dab');
+});
+
+test('colours under resin are told through its gloss once the workshop wants it', async () => {
+  const colours = () =>
+    browser.executeScript<readonly string[]>(
+      'return [...document.querySelectorAll("au-as-it-grows tbody tr:first-child td")].map((one) => one.innerText)',
+    );
+  await browser.get(`${program.address}/designs/peat-fire/coats?shown=growth`);
+  await reads(browser, 'What is seen from across a table', 'au-as-it-grows');
+  const before = await colours();
+  await press(browser, /mm · ml/);
+  await press(browser, /^Colours under resin/, 'mat-slide-toggle button');
+  await press(browser, 'Done');
+  await reads(browser, 'Under resin, through its gloss.', 'au-as-it-grows');
+  const after = await colours();
+  expect(after[0]).toBe(before[0]);
+  expect(after.at(-1)).not.toBe(before.at(-1));
+});
