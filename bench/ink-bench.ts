@@ -22,7 +22,7 @@ function asked(round: number, random: () => number): PotQuestion {
   const under = reflectanceOf(round % 2 === 0 ? '#8c3a1f' : '#f4f1ea');
   const made = filmOf([stirred(drop[1], 3), stirred(drop[3], 2), stirred(drop[5], 2)]);
   const target = labOf(round % 2 === 0 ? layOver(made, under) : reflectanceOf(hex()));
-  return { under, target, drop, dropMl: drop.map(() => DROP), mostMl: DROP * ml, size: 3 };
+  return { under, target, drop, gloss: false, dropMl: drop.map(() => DROP), mostMl: DROP * ml, size: 3 };
 }
 
 function searched(question: PotQuestion): { ms: number; answer: PotAnswer } {
@@ -45,7 +45,7 @@ function tried({ drop, under, target, mostMl }: PotQuestion, inks: number): { ms
         for (let i = 1; i < most; i += 1)
           for (let j = 1; i + j < most; j += 1)
             for (let k = 1; i + j + k <= most; k += 1) {
-              awayOf([i, j, k], { under, target, drop: [drop[a], drop[b], drop[c]] });
+              awayOf([i, j, k], { under, target, drop: [drop[a], drop[b], drop[c]], gloss: false });
               pots += 1;
             }
   return { ms: performance.now() - begun, pots };

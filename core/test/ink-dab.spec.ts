@@ -116,7 +116,7 @@ describe('how sure a dab makes it', () => {
       twice: { drops: 2 * sound.drops, resinMl: 2 * sound.resinMl },
     };
     const cases: readonly (readonly [Partial<InkDab>, RegExp, keyof typeof follow])[] = [
-      [{ seenBy: 'photo' }, /card in the photo/, 'card'],
+      [{ seenBy: 'photo' }, /card in it would/, 'card'],
       [{ filmBy: 'guess' }, /with a gauge/, 'gauge'],
       [{}, /twice the drops/, 'twice'],
     ];

@@ -82,7 +82,7 @@ test('a dab that says nothing gets a sentence, and a pearl wants a dark line', a
   await type(browser, 'over', '0');
   await reads(browser, 'A dab is 0.05 to 2 mm thick', 'au-ink-dab');
   await type(browser, 'over', '50');
-  await reads(browser, 'A white or grey card in the photo would make its colour surer', 'au-ink-dab');
+  await reads(browser, 'A photo with a white or grey card in it would make its colour surer', 'au-ink-dab');
 });
 
 test('colours under resin are told through its gloss once the workshop wants it', async () => {

@@ -35,6 +35,7 @@ import { motifShows } from './rules/motif-shows';
 import { outlineCovers, pieceOffTheCup, pieceUnderHandle, stripFits } from './rules/pieces';
 import { rimLine } from './rules/rim-line';
 import { sealFilm } from './rules/seal-film';
+import { crackleFallsShort, surfaceInkOnRough, surfaceInkUnsealed } from './rules/surface-ink';
 import { stringsAlong, stringsEnd, stringsInWet, stringsRest, stringsRun } from './rules/strings';
 import { glueForNothing, glueOnSoftGlue, intoSoftCoat } from './rules/soft-coats';
 
@@ -63,6 +64,9 @@ export const rules: readonly Rule[] = [
   stringsRun,
   stringsRest,
   muddyStrings,
+  surfaceInkUnsealed,
+  surfaceInkOnRough,
+  crackleFallsShort,
   loosePowder,
   sealFilm,
   pieceOffTheCup,

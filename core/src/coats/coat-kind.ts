@@ -92,6 +92,7 @@ export function bodyOf(body: Pick<CoatBody, 'title' | 'does' | 'waitsFor' | 'han
     pours: [],
     drops: [],
     strings: null,
+    pattern: null,
     uses: [],
     cautions: [],
     ...body,

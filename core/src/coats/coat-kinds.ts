@@ -2,9 +2,12 @@ import type { Coat, CoatKindName } from '../design';
 import { base } from './base';
 import type { CoatContext, CoatKind, LaidCoat } from './coat-kind';
 import { buff } from './buff';
+import { crackle } from './crackle';
 import { dab } from './dab';
 import { decal } from './decal';
+import { floated } from './floated';
 import { foil } from './foil';
+import { grain } from './grain';
 import { mask } from './mask';
 import { outline } from './outline';
 import { paper } from './paper';
@@ -47,6 +50,9 @@ export const coatKinds = {
   ink,
   strings,
   dab,
+  grain,
+  crackle,
+  floated,
   strip,
   outline,
   paper,

@@ -10,6 +10,7 @@ export { mixOf, type ToCover } from './mixing';
 export { heldDepth } from './glitter';
 export { intoWet } from './resin';
 export { seenThrough, throughGloss } from './seen-through';
+export { mlToReach } from './crackle';
 export { keptApart } from './strings-cover';
 export { amountUsed } from './used';
 export * from './change-coats';

@@ -1,6 +1,8 @@
 import type { AreaId } from '../areas';
 import type { CoatId, CoatKindName } from '../design';
+import type { Film } from '../colour';
 import type { InkDose, InkEffect } from '../ink';
+import type { PatternWish } from '../pattern';
 import type { ShelfItemId, ShelfKind } from '../stock';
 import type { WetDrive } from '../wet';
 import type { PlannedPart } from './ready-blend';
@@ -74,6 +76,13 @@ export interface LaidStrings {
   readonly covers: number;
 }
 
+/** Ink or pearl that lies in a pattern. */
+export interface LaidPattern {
+  readonly wish: PatternWish;
+  /** of each of its classes; null where nothing lies */
+  readonly films: readonly (Film | null)[];
+}
+
 export interface PlannedCoat {
   readonly id: CoatId;
   readonly kind: CoatKindName;
@@ -91,6 +100,8 @@ export interface PlannedCoat {
   readonly drops: readonly PlannedDrops[];
   /** how colour is laid into the wet resin under it; null of every other coat, and where none is wet */
   readonly strings: LaidStrings | null;
+  /** how ink or pearl lies on the surface itself; null of every other coat */
+  readonly pattern: LaidPattern | null;
   readonly uses: readonly PlannedUse[];
   /** minutes at the bench, and minutes to wait after */
   readonly handsOn: number;

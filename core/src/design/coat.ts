@@ -64,6 +64,19 @@ interface Inks {
   readonly ink: string;
   readonly also?: readonly { readonly ink: string }[] | undefined;
 }
+/** another one is another hand, or another bowl of water */
+const seed = z.int().min(0).max(999999).default(1);
+/** counted for the whole coat */
+const drops = z
+  .int('Count whole drops.')
+  .min(1, 'One drop at least; without any, take the colour out.')
+  .max(60, 'Over 60 drops nobody counts right: take fewer areas at a time.');
+/** The most tones or colours that are laid straight on a surface at once. */
+export const MOST_TONES = 4;
+const alsoDropped = z
+  .array(z.strictObject({ ink: item, drops }))
+  .max(MOST_TONES - 1, `${MOST_TONES} colours are the most: more run into one.`)
+  .optional();
 const eachInkOnce = ({ ink, also = [] }: Inks): boolean => new Set([ink, ...also.map((one) => one.ink)]).size === 1 + also.length;
 const twice = { path: ['also'], message: 'Each ink is there once. Give it more drops, or take another.' };
 
@@ -140,15 +153,48 @@ export const coatSchemas = {
         })
         .nullable()
         .default(null),
-      /** another one is another hand: lines that wander and drops that fall otherwise */
-      seed: z.int().min(0).max(999999).default(1),
+      seed,
     })
     .refine(eachInkOnce, twice)
     .refine(({ count, also = [] }) => count > also.length, {
       path: ['count'],
       message: 'Lay at least one of each pot: more lines or drops, or fewer pots.',
     }),
-  dab: somewhere('dab').extend({ ink: item, share }),
+  dab: somewhere('dab').extend({ ink: item, share, seed }),
+  grain: somewhere('grain')
+    .extend({
+      ink: item,
+      drops,
+      /** further tones, beside each other in this order */
+      also: alsoDropped,
+      share,
+      along: z.enum(['up', 'round'], { error: 'Grain is drawn upwards or round the cup.' }),
+      strokes: z.enum(['long', 'short', 'both'], { error: 'Strokes are long, short or both.' }),
+      width: z.number().min(0.4, 'No brush leaves streaks under 0.4 mm.').max(12, 'Over 12 mm it is no grain.'),
+      knots: z.int('Take a whole number of knots.').min(0, 'No knots is 0.').max(16, 'Over 16 knots it is no plank.'),
+      seed,
+    })
+    .refine(eachInkOnce, twice),
+  crackle: somewhere('crackle').extend({
+    ink: item,
+    /** of thinned ink */
+    ml: z.number().min(0.2, 'Under 0.2 ml nothing rises.').max(20, 'Over 20 ml runs out of the film.'),
+    /** parts of thinner to one of ink */
+    thinned: z.number().min(0, 'No thinner is 0.').max(40, 'So thin it leaves no colour: at most 40 parts.'),
+    cell: z.number().min(3, 'No film folds finer than 3 mm.').max(60, 'Folds are at most 60 mm apart.'),
+    seed,
+  }),
+  floated: somewhere('floated')
+    .extend({
+      ink: item,
+      drops,
+      /** further colours, in the order in which they fall */
+      also: alsoDropped,
+      across: z.number().min(5, 'A drop spreads at least 5 mm.').max(150, 'No drop spreads over 150 mm.'),
+      lands: z.number().min(5, 'At least 5 %.').max(100, 'No more lands than floats.'),
+      seed,
+    })
+    .refine(eachInkOnce, twice),
   sand: everywhere('sand'),
   rim: everywhere('rim'),
   strip: everywhere('strip').extend({
@@ -204,6 +250,9 @@ export const coatSchema = z.discriminatedUnion(
     coatSchemas.ink,
     coatSchemas.strings,
     coatSchemas.dab,
+    coatSchemas.grain,
+    coatSchemas.crackle,
+    coatSchemas.floated,
     coatSchemas.sand,
     coatSchemas.rim,
     coatSchemas.strip,

@@ -1,5 +1,5 @@
 import { shelfItemSchema, type ShelfItem, type ShelfKind } from '../stock';
-import { MOST_INKS, type Coat, type CoatOf } from './coat';
+import { MOST_INKS, MOST_TONES, type Coat, type CoatOf } from './coat';
 
 const kinds: readonly ShelfKind[] = shelfItemSchema.options.map(({ shape }) => shape.kind.value);
 
@@ -16,10 +16,24 @@ export const itemsOfCoat = (coat: Coat): readonly CoatItem[] => [
     const id = (coat as Partial<Record<ShelfKind, string | null>>)[kind];
     return typeof id === 'string' ? [{ kind, id, path: [kind] }] : [];
   }),
-  ...inksOf(coat)
-    .slice(1)
-    .map(({ ink }, i) => ({ kind: 'ink' as const, id: ink, path: ['also', i, 'ink'] })),
+  ...('also' in coat ? (coat.also ?? []) : []).map(({ ink }, i) => ({ kind: 'ink' as const, id: ink, path: ['also', i, 'ink'] })),
 ];
+
+/** A coat of colours laid straight on a surface, each with its own drops. */
+export type DroppedCoat = CoatOf<'grain' | 'floated'>;
+
+/** The colours of such a coat, in their order. */
+export const dropsOf = ({ ink, drops, also = [] }: DroppedCoat): readonly { readonly ink: string; readonly drops: number }[] => [
+  { ink, drops },
+  ...also,
+];
+
+/** What a further colour begins as: one of the shelf that isn't among them; null where there is none, or no room. */
+export function furtherDrops(coat: DroppedCoat, shelf: readonly ShelfItem[]): NonNullable<DroppedCoat['also']>[number] | null {
+  const taken = dropsOf(coat).map(({ ink }) => ink);
+  const free = shelf.find(({ id, kind }) => kind === 'ink' && !taken.includes(id));
+  return free && taken.length < MOST_TONES ? { ink: free.id, drops: coat.drops } : null;
+}
 
 /** A coat with inks: in one pot, or each in a pot of its own. */
 export type InkedCoat = CoatOf<'ink' | 'strings'>;

@@ -6,13 +6,27 @@ import { circumferenceAt, type Cup } from '../vessel';
 import type { FieldRequest } from './field';
 import { cupLight } from './field-light';
 import { withPieces, type FieldPlace } from './laid-pieces';
+import { flatSpot, onWall, withPattern } from './laid-pattern';
 import { withStrings } from './run-colour';
-import { allPixels, regionPixels } from './region-pixels';
+import { allPixels, regionPixels, type WallPicture } from '../regions';
 
 /** The part of a plan that the picture is made from; small enough to hand to a worker. */
-export type FieldPlan = Pick<Plan, 'design' | 'surface' | 'places' | 'leftOver' | 'looks' | 'bareWall' | 'pieces' | 'strings'>;
+export type FieldPlan = Pick<
+  Plan,
+  'design' | 'surface' | 'places' | 'leftOver' | 'looks' | 'bareWall' | 'pieces' | 'strings' | 'patterns'
+>;
 
-export const fieldPlanOf = ({ design, surface, places, leftOver, looks, bareWall, pieces, strings }: Plan): FieldPlan => ({
+export const fieldPlanOf = ({
+  design,
+  surface,
+  places,
+  leftOver,
+  looks,
+  bareWall,
+  pieces,
+  strings,
+  patterns,
+}: Plan): FieldPlan => ({
   design,
   surface,
   leftOver,
@@ -21,12 +35,14 @@ export const fieldPlanOf = ({ design, surface, places, leftOver, looks, bareWall
   bareWall,
   pieces,
   strings,
+  patterns,
 });
 
 /** The same with no film over its last flakes: what a glitter coat is like before its ink. */
 export const bareFieldPlanOf = (plan: Plan): FieldPlan => ({
   ...fieldPlanOf(plan),
   strings: [],
+  patterns: [],
   looks: Object.fromEntries(Object.entries(plan.looks).map(([place, look]) => [place, beforeFilms(look)])),
 });
 
@@ -53,7 +69,7 @@ export function cupField(plan: FieldPlan, cup: Cup, pixelsPerMm: number): FieldR
     height: rows,
     rowsPerMm,
     columnsPerMm,
-    regions: withPieces(withStrings(places, plan.strings, picture), plan.pieces, { ...picture, columnsPerMm }, cup.stations),
+    regions: withPieces(withColours(places, plan, picture), plan.pieces, { ...picture, columnsPerMm }, cup.stations),
     ground: plan.bareWall,
     seed: seedOf(plan.design),
     wraps: true,
@@ -61,15 +77,32 @@ export function cupField(plan: FieldPlan, cup: Cup, pixelsPerMm: number): FieldR
   };
 }
 
+/** Places with the ink and the pearl that lie on them in lines and patterns. */
+const withColours = (
+  places: readonly FieldPlace[],
+  { strings, patterns }: FieldPlan,
+  picture: WallPicture,
+): readonly FieldPlace[] =>
+  // From the last one down: what is put between the layers above moves nothing below.
+  [...strings, ...patterns]
+    .sort((one, other) => other.at - one.at)
+    .reduce<readonly FieldPlace[]>(
+      (parts, one) => ('films' in one ? withPattern(parts, one, onWall(picture)) : withStrings(parts, one, picture)),
+      places,
+    );
+
 /** A flat square of one area, as glued on card. */
 export function swatchField(plan: FieldPlan, area: string, side: number, pixelsPerMm: number): FieldRequest {
   const size = Math.round(side * pixelsPerMm);
+  const whole: FieldPlace = { id: area, pixels: allPixels(size, size), look: plan.looks[area] ?? [groundLook(plan.bareWall)] };
   return {
     width: size,
     height: size,
     rowsPerMm: pixelsPerMm,
     columnsPerMm: () => pixelsPerMm,
-    regions: [{ pixels: allPixels(size, size), look: plan.looks[area] ?? [groundLook(plan.bareWall)] }],
+    regions: plan.patterns
+      .toSorted((one, other) => other.at - one.at)
+      .reduce<readonly FieldPlace[]>((parts, one) => withPattern(parts, one, flatSpot(size, pixelsPerMm, plan)), [whole]),
     ground: plan.bareWall,
     seed: seedOf(`${plan.design}/${area}`),
     wraps: false,

@@ -12,6 +12,5 @@ export {
 export * from './field-light';
 export * from './lit-field';
 export * from './cup-field';
-export * from './region-pixels';
 export * from './counted-words';
 export { fieldBeside, type FadeBeside } from './fade-beside';

@@ -1,9 +1,8 @@
 import { groundLook } from '../look';
 import type { PlannedPiece } from '../pieces';
-import { offLine, wallLines } from '../regions';
+import { offLine, regionPixels, wallLines, type WallPicture } from '../regions';
 import type { Station } from '../vessel';
 import type { FieldRegion } from './field';
-import { regionPixels, type WallPicture } from './region-pixels';
 
 /** A place of the wall in a picture. */
 export interface FieldPlace extends FieldRegion {

@@ -5,7 +5,7 @@ import { remember } from '../remember';
 import type { PlannedStrings } from '../strings';
 import { ThicknessSteps, wetColour, type WetColour, type WetWish } from '../wet';
 import type { FieldPlace } from './laid-pieces';
-import type { WallPicture } from './region-pixels';
+import type { WallPicture } from '../regions';
 
 /** Steps that a pot's thickness is drawn in, from none to its most; finer ones are told apart by nobody. */
 const STEPS = 12;
@@ -21,15 +21,7 @@ const settled = remember((wish: string): WetColour => wetColour(JSON.parse(wish)
  * Places with the colour that ran over them: pixels where it lies equally thick are a part of their own, with its film between
  * the place's layers. Between two steps of thickness pixels take either, by chance, so that no step shows as a line.
  */
-export const withStrings = (
-  places: readonly FieldPlace[],
-  strings: readonly PlannedStrings[],
-  picture: WallPicture,
-): readonly FieldPlace[] =>
-  // From the last one down: what is put between the layers above moves nothing below.
-  strings.reduceRight((parts, one) => parted(parts, one, picture), places);
-
-function parted(
+export function withStrings(
   places: readonly FieldPlace[],
   { wish, pots, under }: PlannedStrings,
   picture: WallPicture,

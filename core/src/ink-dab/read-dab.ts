@@ -48,7 +48,7 @@ function surenessOf(dab: InkDab, away: number): InkSureness {
 
 /** What the maker could do otherwise next time, and what that dab would be. */
 const betterDabs: readonly { readonly says: string; readonly better: (dab: InkDab) => InkDab }[] = [
-  { says: 'A white or grey card in the photo would make its colour surer.', better: (dab) => ({ ...dab, seenBy: 'card' }) },
+  { says: 'A photo with a white or grey card in it would make its colour surer.', better: (dab) => ({ ...dab, seenBy: 'card' }) },
   {
     says: 'Measure the cured dab with a gauge: how thick it is, is the least sure of it.',
     better: (dab) => ({ ...dab, filmBy: 'gauge' }),

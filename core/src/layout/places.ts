@@ -55,6 +55,8 @@ export interface CupPlaces {
   readonly pots: Readonly<Record<string, readonly string[]>>;
   /** the parts of a place that coats part at a height, itself for one of them */
   readonly parts: Readonly<Record<string, readonly string[]>>;
+  /** of every place of the wall */
+  readonly regions: Readonly<Record<string, Region>>;
   /** of every place of the wall, once some coat ends at a height */
   readonly heights: Readonly<Record<string, CoatHeights>>;
 }
@@ -113,6 +115,7 @@ export function placesOfCup(planned: PlannedAreas, { whole, places, parted }: Pl
         .filter(([id, pots]) => pots.length !== 1 || pots[0] !== id),
     ),
     parts: Object.fromEntries([...parted].map(([id, parts]) => [id, parts.map((part) => part.id)])),
+    regions: Object.fromEntries(places.map(({ id, region }) => [id, region])),
     heights: Object.fromEntries(places.flatMap(({ id, heights }) => (heights ? [[id, heights] as const] : []))),
   };
 }

@@ -23,6 +23,7 @@ import {
   type PlacedWall,
   type PlannedAreas,
 } from '../layout';
+import { patternsOnCup } from '../on-surface';
 import { glossLook } from '../look';
 import { piecesOnCup } from '../pieces';
 import { createFadePlanner, type LaidFade, type PlannedFade } from '../pots';
@@ -83,6 +84,7 @@ export function createWorkPlanner(): WorkPlanner {
   );
   const pieces = remember(piecesOnCup);
   const strings = remember(stringsOnCup);
+  const patterns = remember(patternsOnCup);
   const totals = remember(totalsOf);
   const findings = rememberRecord(checkDesign);
 
@@ -141,6 +143,7 @@ export function createWorkPlanner(): WorkPlanner {
       leftOver: wall.places.find(({ id }) => id === LEFT_OVER)?.region ?? [],
       pieces: pieces(laid, design.cup, planned, workshop),
       strings: strings(laid, design.cup, planned),
+      patterns: patterns(laid),
       coats: laid.map((step) => step.planned),
       finished: Object.fromEntries(
         Object.entries(withWholeAreas(after, fades.planned)).map(([place, ground]) => [

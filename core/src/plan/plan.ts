@@ -4,6 +4,7 @@ import type { PlannedCoat } from '../coats';
 import type { DesignId } from '../design';
 import type { PlannedAreas, PlannedPlace, PlannedSurface } from '../layout';
 import type { Look } from '../look';
+import type { PlannedPattern } from '../on-surface';
 import type { PlannedPiece } from '../pieces';
 import type { PlannedFade } from '../pots';
 import type { Region } from '../regions';
@@ -27,6 +28,8 @@ export interface Plan {
   readonly pieces: readonly PlannedPiece[];
   /** colour laid into wet coats, in the order it is laid */
   readonly strings: readonly PlannedStrings[];
+  /** ink and pearl that lie in a pattern, in the order they are laid */
+  readonly patterns: readonly PlannedPattern[];
   readonly coats: readonly PlannedCoat[];
   /** hex of each place, of an area that fades as its middle pot’s, of `left-over` and of `base-bare`, once all coats are on */
   readonly finished: Readonly<Record<string, string>>;

@@ -7,3 +7,4 @@ export * from './part-of';
 export * from './finely';
 export * from './flat-outline';
 export * from './off-line';
+export * from './region-pixels';

@@ -1,5 +1,5 @@
 import { glossed, hexOf, layOver } from '../colour';
-import { regionPixels } from '../field';
+import { regionPixels } from '../regions';
 import { bytesOf } from '../hex';
 import { runTogether } from '../ink';
 import { LEFT_OVER } from '../layout';

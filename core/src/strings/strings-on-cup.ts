@@ -1,7 +1,7 @@
 import type { LaidStrings, Step } from '../coats';
 import type { CoatId, CoatOf } from '../design';
 import type { PlannedAreas } from '../layout';
-import type { Look } from '../look';
+import { reachedPlaces } from '../on-surface';
 import type { Cup } from '../vessel';
 import type { WetWish } from '../wet';
 import { topEdge } from './top-edge';
@@ -9,6 +9,8 @@ import { topEdge } from './top-edge';
 /** Colour laid into a wet coat, as the picture needs it: what runs, what it is tinted with, and where between the layers it lies. */
 export interface PlannedStrings {
   readonly coat: CoatId;
+  /** its place among the coats, from 0 */
+  readonly at: number;
   readonly name: string;
   readonly wish: WetWish;
   readonly pots: LaidStrings['pots'];
@@ -21,25 +23,20 @@ const BESIDE = 3;
 
 /** All strings, in the order they are laid. */
 export const stringsOnCup = (steps: readonly Step[], cup: Cup, areas: PlannedAreas): readonly PlannedStrings[] =>
-  steps.flatMap(({ coat, planned, before, after }): readonly PlannedStrings[] => {
+  steps.flatMap((step, at): readonly PlannedStrings[] => {
+    const { coat, planned, after } = step;
     if (coat.kind !== 'strings' || planned.strings === null) return [];
-    const last = steps.at(-1)?.after ?? after;
-    const reached = Object.keys(after).filter(
-      (place) => after[place].spectrum !== before[place].spectrum && liesUnder(before[place].look, last[place].look),
-    );
     return [
       {
         coat: coat.id,
+        at,
         name: planned.title,
         wish: wishOf(coat, planned.strings, cup, areas),
         pots: planned.strings.pots,
-        under: Object.fromEntries(reached.map((place) => [place, before[place].look.length])),
+        under: reachedPlaces(step, steps.at(-1)?.after ?? after),
       },
     ];
   });
-
-/** Paint takes the place of all that was there: what lay under it is seen no more. */
-const liesUnder = (before: Look, last: Look): boolean => before.every((layer, i) => last[i] === layer);
 
 /** What the flow is worked out from. */
 export function wishOf(coat: CoatOf<'strings'>, { film, drive, pots }: LaidStrings, cup: Cup, areas: PlannedAreas): WetWish {

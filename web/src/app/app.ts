@@ -54,7 +54,7 @@ export class App {
 
   protected async openSettings(): Promise<void> {
     const { WorkshopDialog } = await import('./places/workshop-dialog/workshop-dialog');
-    await this.open(WorkshopDialog, { width: '640px', ariaLabel: 'This workshop' });
+    await this.open(WorkshopDialog, { width: '680px', maxWidth: '96vw', ariaLabel: 'This workshop' });
   }
 
   protected async openHelp(): Promise<void> {

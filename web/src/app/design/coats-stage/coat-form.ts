@@ -20,6 +20,7 @@ import { TextField } from '../../parts/fields/text-field';
 import { Chips, type Chip } from '../../parts/chips/chips';
 import { figureFields, idleFields } from './figure-fields';
 import { MoreInks } from './more-inks/more-inks';
+import { SurfaceInk } from './surface-ink/surface-ink';
 import { StringsForm } from './strings/strings-form';
 
 const labels: Readonly<Record<ShelfKind, string>> = {
@@ -36,12 +37,26 @@ const wayNames: Readonly<Record<(typeof baseWays)[number], string>> = {
   brushed: 'brushed',
   misted: 'misted specks',
 };
+/** Kinds whose ink is a powder. */
+const powders: readonly Coat['kind'][] = ['pearl', 'buff', 'dab'];
 const order = Object.keys(labels) as ShelfKind[];
 
 /** What can be set on a coat: where it goes, what is used, how thick or how often. */
 @Component({
   selector: 'au-coat-form',
-  imports: [Chips, ColourField, NumberField, JarField, MoreInks, OutlineField, StringsForm, Tick, TextField, Unfetched],
+  imports: [
+    Chips,
+    ColourField,
+    NumberField,
+    JarField,
+    MoreInks,
+    OutlineField,
+    StringsForm,
+    SurfaceInk,
+    Tick,
+    TextField,
+    Unfetched,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './coat-form.html',
   styleUrl: './coat-form.scss',
@@ -71,12 +86,7 @@ export class CoatForm {
         field: kind,
         kind,
         now: id,
-        label:
-          coat.kind === 'paste'
-            ? 'Paste'
-            : kind === 'ink' && coat.kind !== 'ink' && coat.kind !== 'strings'
-              ? 'Pearl'
-              : labels[kind],
+        label: coat.kind === 'paste' ? 'Paste' : kind === 'ink' && powders.includes(coat.kind) ? 'Pearl' : labels[kind],
       }))
       .toSorted((a, b) => order.indexOf(a.kind) - order.indexOf(b.kind));
   });
@@ -85,7 +95,8 @@ export class CoatForm {
     const idle = idleFields(this.coat());
     return figureFields.flatMap((one) => {
       const now = coat[one.field];
-      return typeof now === 'number' && !idle.has(one.field) ? [{ ...one, now }] : [];
+      const label = one.of?.[this.coat().kind] ?? one.label;
+      return typeof now === 'number' && !idle.has(one.field) ? [{ ...one, label, now }] : [];
     });
   });
   protected readonly places = computed<readonly Chip<AreaId | 'all'>[] | null>(() => {

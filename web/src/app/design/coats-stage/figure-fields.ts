@@ -10,6 +10,8 @@ export interface FigureField {
   readonly unitName?: string;
   readonly measure?: Measure;
   readonly word?: Term;
+  /** what it is called of coats where that says more */
+  readonly of?: Partial<Record<Coat['kind'], string>>;
 }
 
 /** Every figure that coats have, in the order they are asked for; a coat shows those that are its own. */
@@ -17,7 +19,9 @@ export const figureFields: readonly FigureField[] = [
   { field: 'passes', label: 'How many coats' },
   { field: 'thickness', label: 'Film', unitName: 'mm', word: 'film' },
   { field: 'load', label: 'Load, of the resin', unitName: '%', word: 'load' },
-  { field: 'ml', label: 'Held back for it', unitName: 'ml' },
+  { field: 'ml', label: 'Held back for it', unitName: 'ml', of: { crackle: 'Thinned ink' } },
+  { field: 'thinned', label: 'Thinner to 1 of ink' },
+  { field: 'drops', label: 'Drops of ink 1' },
   { field: 'count', label: 'Lines or drops, in all' },
   { field: 'rest', label: 'Laid after mixing', unitName: 'min' },
   { field: 'slope', label: 'Slope to the right', unitName: '°' },
@@ -26,7 +30,11 @@ export const figureFields: readonly FigureField[] = [
   { field: 'flakes', label: 'Flakes a cm²' },
   { field: 'share', label: 'Covers', unitName: '%' },
   { field: 'gap', label: 'Gap to cover', measure: 'length' },
-  { field: 'width', label: 'Width', measure: 'length' },
+  { field: 'width', label: 'Width', measure: 'length', of: { grain: 'Width of a streak' } },
+  { field: 'knots', label: 'Knots' },
+  { field: 'cell', label: 'Folds apart', measure: 'length' },
+  { field: 'across', label: 'A drop spreads', measure: 'length' },
+  { field: 'lands', label: 'Of it lands', unitName: '%' },
   { field: 'height', label: 'Height', measure: 'length' },
   { field: 'length', label: 'Cut to', measure: 'length' },
   { field: 'centre', label: 'Centre above the foot', measure: 'length' },

@@ -1,4 +1,4 @@
-import type { Region } from '../regions';
+import type { Region } from './region';
 
 /** How the wall lies in a picture: seam at both sides, rim at the top. */
 export interface WallPicture {

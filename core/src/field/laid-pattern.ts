@@ -1,0 +1,44 @@
+import { filmLook } from '../look';
+import type { PlannedPattern } from '../on-surface';
+import { patternOf } from '../pattern';
+import type { Plan } from '../plan';
+import type { FieldPlace } from './laid-pieces';
+import type { WallPicture } from '../regions';
+
+/** Where on the wall a pixel lies: share of a turn, and mm above the foot. */
+export type SpotOfPixel = (pixel: number) => readonly [turn: number, up: number];
+
+/** Of the whole wall unrolled. */
+export const onWall =
+  ({ width, top, rowsPerMm }: WallPicture): SpotOfPixel =>
+  (pixel) => [((pixel % width) + 0.5) / width, top - (Math.floor(pixel / width) + 0.5) / rowsPerMm];
+
+/** Of a flat square, as if cut out of the middle of the wall's front. */
+export function flatSpot(size: number, pixelsPerMm: number, { surface }: Pick<Plan, 'surface'>): SpotOfPixel {
+  const round = (surface.footCircumference + surface.rimCircumference) / 2;
+  const foot = Math.max(0, (surface.height - size / pixelsPerMm) / 2);
+  return (pixel) => [
+    0.5 + ((pixel % size) - size / 2) / pixelsPerMm / round,
+    foot + (size - Math.floor(pixel / size) - 0.5) / pixelsPerMm,
+  ];
+}
+
+/** Places with a pattern on them: the pixels of each of its classes are a part of their own, with its film between the place's layers. */
+export function withPattern(
+  places: readonly FieldPlace[],
+  { wish, films, under }: PlannedPattern,
+  spotOf: SpotOfPixel,
+): readonly FieldPlace[] {
+  const pattern = patternOf(wish);
+  return places.flatMap((place): readonly FieldPlace[] => {
+    if (!(place.id in under)) return [place];
+    const classes = films.map((): number[] => []);
+    for (const pixel of place.pixels) classes[pattern.classAt(...spotOf(pixel))].push(pixel);
+    return classes.flatMap((pixels, own): readonly FieldPlace[] => {
+      const film = films[own];
+      if (pixels.length === 0) return [];
+      const look = film === null ? place.look : place.look.toSpliced(under[place.id], 0, filmLook(film));
+      return [{ id: place.id, pixels: Uint32Array.from(pixels), look }];
+    });
+  });
+}

@@ -1,0 +1,2 @@
+export * from './patterns-on-cup';
+export * from './reached';

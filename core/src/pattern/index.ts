@@ -1,0 +1,3 @@
+export * from './pattern';
+export * from './pattern-of';
+export * from './class-shares';
