@@ -69,14 +69,16 @@ async function panel(
 afterEach(() => jest.useRealTimers());
 
 test('what one, two and three coats come to is shown, and nothing is looked for before a colour is chosen', async () => {
-  const { root, asked, words } = await panel(() => of({ after, depths: [] }));
+  const { root, asked, words } = await panel(() => of({ after, depths: [], bases: [], spread: null }));
   expect(asked).toHaveBeenCalledWith(tinted, { coat: 'tint', place: 'low', wanted: null });
   for (const hex of ['#8899aa', '#bbccdd', '#99aabb']) expect(words()).toContain(hex);
   expect(root.querySelectorAll('li')).toHaveLength(0);
 });
 
 test('the drops for a chosen colour are told with how near they come; taken, the coat is laid so', async () => {
-  const { root, asked, want, words, document } = await panel((_, { wanted }) => of({ after, depths: wanted ? [nearest] : [] }));
+  const { root, asked, want, words, document } = await panel((_, { wanted }) =>
+    of({ after, depths: wanted ? [nearest] : [], bases: [], spread: null }),
+  );
   await want('#2f4f6f');
   expect(asked).toHaveBeenLastCalledWith(tinted, { coat: 'tint', place: 'low', wanted: '#2f4f6f' });
   expect(words()).toMatch(/7 drops in each of two coats\s*2\.3 % of the resin; .*1\.4 away/);
@@ -85,7 +87,7 @@ test('the drops for a chosen colour are told with how near they come; taken, the
 });
 
 test('what is no colour is refused in a sentence, and nothing is looked for', async () => {
-  const { root, asked, want } = await panel(() => of({ after, depths: [] }));
+  const { root, asked, want } = await panel(() => of({ after, depths: [], bases: [], spread: null }));
   const before = asked.mock.calls.length;
   await want('#12');
   expect(root.querySelector('[role=alert]')?.textContent).toMatch(/\w/);
@@ -102,7 +104,7 @@ test('while it is worked out that is said; what went wrong is told', async () =>
 test('which inks: told while they are looked for, offered as far as known, taken as they are, and said to be the nearest', async () => {
   const known = new Subject<OfferedPots>();
   const { root, want, words, document, settle } = await panel(
-    () => of({ after, depths: [] }),
+    () => of({ after, depths: [], bases: [], spread: null }),
     () => known,
   );
   await want('#2f4f6f');
@@ -126,15 +128,29 @@ test('which inks: told while they are looked for, offered as far as known, taken
 
 test('an empty shelf is said, and so is what went wrong while looking', async () => {
   const none = await panel(
-    () => of({ after, depths: [] }),
+    () => of({ after, depths: [], bases: [], spread: null }),
     () => of({ pots: [], progress: 1, over: true }),
   );
   await none.want('#2f4f6f');
   expect(none.words()).toContain('There is no ink on the shelf, or no resin in this coat.');
   const failing = await panel(
-    () => of({ after, depths: [] }),
+    () => of({ after, depths: [], bases: [], spread: null }),
     () => throwError(() => new Error('It can’t be told.')),
   );
   await failing.want('#2f4f6f');
   expect(failing.failed).toHaveBeenCalledTimes(1);
+});
+
+test('how sure it is, and the same over other bases, are told beside it', async () => {
+  const best = { why: 'best', paint: 'black', name: 'Soft black', under: '#1c1c1e', seen: '#504838', shows: 14 } as unknown;
+  const { words } = await panel(() =>
+    of({
+      after,
+      depths: [],
+      bases: [best as DepthAnswer['bases'][number]],
+      spread: { away: 4.23, says: 'Most of it is the film.' },
+    }),
+  );
+  expect(words()).toMatch(/sure to ± 4\.2 ΔE\s?\. Most of it is the film\./);
+  expect(words()).toMatch(/Over other bases\s*Soft black\s*where it shows most: far apart/);
 });

@@ -21,10 +21,10 @@ export const floated: CoatKind<'floated'> = {
       note: '',
       on: 'all',
       ink: first?.id ?? NOTHING,
-      drops: 8,
-      ...(second ? { also: [{ ink: second.id, drops: 8 }] } : {}),
-      across: 85,
-      lands: 60,
+      drops: 6,
+      ...(second ? { also: [{ ink: second.id, drops: 6 }] } : {}),
+      across: 60,
+      lands: 40,
       seed: 1,
     };
   },
@@ -49,7 +49,7 @@ export const floated: CoatKind<'floated'> = {
       body: bodyOf({
         title: `Floated colours: ${known.length > 0 ? listText(known.map(({ ink }) => ink.name)) : 'an ink no longer on the shelf'}`,
         where: whereText(coat, context),
-        does: `Fill a basin wider than the cup is long with water, some cm deep. Let ${known.length > 0 ? fall : 'the colours'} fall in this order, evenly over it; each spreads about ${lengthText(coat.across, context.settings.units)}. Close the cup’s mouth, lay it on the water at its seam and roll it over once, slowly; blow what is left aside and lift it out there.`,
+        does: `Fill a basin wider than the cup is long with water, some cm deep. Let ${known.length > 0 ? fall : 'the colours'} fall by turns in this order, evenly over it; each spreads about ${lengthText(coat.across, context.settings.units)}. Close the cup’s mouth, lay it on the water at its seam and roll it over once, slowly; blow what is left aside and lift it out there.`,
         needs: [
           ...(known.length > 0 ? known.map(({ ink }) => ink.name) : ['the ink']),
           'a wide basin of water',

@@ -188,7 +188,7 @@ export const coatSchemas = {
     .extend({
       ink: item,
       drops,
-      /** further colours, in the order in which they fall */
+      /** further colours, by turns in the order in which they fall */
       also: alsoDropped,
       across: z.number().min(5, 'A drop spreads at least 5 mm.').max(150, 'No drop spreads over 150 mm.'),
       lands: z.number().min(5, 'At least 5 %.').max(100, 'No more lands than floats.'),

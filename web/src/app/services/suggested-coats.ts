@@ -31,7 +31,7 @@ export class SuggestedCoats {
   /** What a tinted coat comes to in one, two and three coats, and the drops for a colour. Emits once. */
   depth(design: Design, wish: DepthWish): Observable<DepthAnswer> {
     return this.ask({ wants: 'depth', wish }, design).pipe(
-      map((reply) => ('depth' in reply ? reply.depth : { after: [], depths: [] })),
+      map((reply) => ('depth' in reply ? reply.depth : { after: [], depths: [], bases: [], spread: null })),
     );
   }
 

@@ -1,5 +1,5 @@
 import type { CoatId, Design, Otherwise, Workshop } from '@aurantia/core';
-import type { DeepPlace, InkDepth } from '@aurantia/core/ink-depth';
+import type { DeepPlace, InkDepth, InkSpread, OverBase } from '@aurantia/core/ink-depth';
 import type { InkWish, OfferedPots } from '@aurantia/core/ink-pot';
 
 /** The tinted coat that is asked about, and the colour it shall come to at a place. */
@@ -14,6 +14,8 @@ export interface DepthWish {
 export interface DepthAnswer {
   readonly after: readonly DeepPlace[];
   readonly depths: readonly InkDepth[];
+  readonly bases: readonly OverBase[];
+  readonly spread: InkSpread | null;
 }
 
 interface Tried {

@@ -1,6 +1,6 @@
 /// <reference lib="webworker" />
 import { suggestedDesign, suggestedOtherwise, type Design, type Workshop } from '@aurantia/core';
-import { afterCoats, dropsForColour } from '@aurantia/core/ink-depth';
+import { afterCoats, dropsForColour, inkSpread, overBases } from '@aurantia/core/ink-depth';
 import { whichInks, type OfferedPots } from '@aurantia/core/ink-pot';
 import { v7 } from 'uuid';
 import type { DepthAnswer, DepthWish, SuggestionsReply, SuggestionsRequest } from './suggestions-request';
@@ -25,4 +25,6 @@ addEventListener('message', ({ data }: MessageEvent<SuggestionsRequest>) => {
 const depthOf = (design: Design, workshop: Workshop, { coat, place, wanted }: DepthWish): DepthAnswer => ({
   after: afterCoats(design, workshop, coat),
   depths: wanted === null ? [] : dropsForColour(design, workshop, { coat, place, wanted }),
+  bases: overBases(design, workshop, coat),
+  spread: inkSpread(design, workshop, coat, place),
 });

@@ -1,11 +1,22 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
-import { countText, doseOf, faultsOf, hexSchema, inksOf, itemOf, type CoatOf, type Design } from '@aurantia/core';
+import {
+  countText,
+  differenceWords,
+  doseOf,
+  faultsOf,
+  hexSchema,
+  inksOf,
+  itemOf,
+  type CoatOf,
+  type Design,
+} from '@aurantia/core';
 import { placesOf, withInkDepth } from '@aurantia/core/ink-depth';
 import { catchError, debounceTime, EMPTY, switchMap } from 'rxjs';
 import { v7 } from 'uuid';
 import { ColourField } from '../../../parts/fields/colour-field';
 import { Pick } from '../../../parts/fields/pick';
+import { Word } from '../../../parts/word/word';
 import { Notices } from '../../../services/notices';
 import { SuggestedCoats } from '../../../services/suggested-coats';
 import { WorkshopMemory } from '../../../services/workshop';
@@ -19,10 +30,13 @@ import { WhichInks } from './which-inks';
 const QUIET = 200;
 const times = { 1: 'one coat', 2: 'each of two coats', 3: 'each of three coats' } as const;
 
+/** What a base is shown for. */
+const baseWords = { dark: 'the darkest paint', light: 'the lightest paint', best: 'where it shows most' } as const;
+
 /** How deep a tinted coat comes out in one, two and three coats, and how many drops a wanted colour takes. */
 @Component({
   selector: 'au-ink-depth',
-  imports: [ColourField, Offers, Pick, WhichInks],
+  imports: [Word, ColourField, Offers, Pick, WhichInks],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './ink-depth.html',
   styleUrl: './ink-depth.scss',
@@ -74,6 +88,15 @@ export class InkDepthPanel {
       words: offerWords(depth),
     }));
   });
+  protected readonly placeName = computed(() => this.places().find(({ value }) => value === this.place())?.name ?? '');
+  protected readonly bases = computed(() =>
+    (this.answer()?.bases ?? []).map(({ why, name, under, seen, shows }) => ({
+      name,
+      under,
+      seen,
+      words: `${baseWords[why]}: ${differenceWords(shows).word}`,
+    })),
+  );
   protected readonly refused = signal<string | null>(null);
 
   protected want(hex: string): void {
