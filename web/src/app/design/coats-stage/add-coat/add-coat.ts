@@ -8,7 +8,7 @@ const titles = {
   masks: 'Masks',
   flakes: 'Glue and flakes',
   closing: 'Closing over',
-  colour: 'Colour in the resin',
+  colour: 'Colour and ink',
   'laid on': 'Laid on',
   end: 'At the end',
 } as const;
