@@ -3,6 +3,7 @@ import { inksOf, type Coat, type Design, type Workshop } from '../design';
 import { dropsFor } from '../ink';
 import { materialsOf, type Plan, type PlanTotals } from '../plan';
 import { itemOf } from '../stock';
+import { countText } from '../units';
 
 /** The most cups that one pair of hands lays at once. */
 export const MOST_CUPS = 24;
@@ -59,7 +60,16 @@ function coatOn(planned: PlannedCoat, coat: Coat, { shelf, settings }: Workshop,
         grams: cups * pour.grams,
         parts: pour.parts.map((part) => ({ ...part, ml: cups * part.ml, grams: cups * part.grams })),
       })),
-      uses: uses.map((use) => ({ ...use, amount: cups * use.amount, reads: amountUsed(use.kind, cups * use.amount) })),
+      uses: uses.map((use) => {
+        const counted = use.counted && { ...use.counted, count: cups * use.counted.count };
+        const amount = cups * use.amount;
+        return {
+          ...use,
+          amount,
+          counted,
+          reads: counted ? countText(counted.count, counted.dose) : amountUsed(use.kind, amount),
+        };
+      }),
     },
   };
 }

@@ -44,6 +44,7 @@ export const droppedUse = (ink: ItemOf<'ink'>, drops: number): PlannedUse => ({
   name: ink.name,
   amount: drops * ink.dropMl,
   reads: countText(drops, doseOf(ink)),
+  counted: { count: drops, dose: doseOf(ink) },
 });
 
 /** Neat ink: nothing but itself, % of it. */

@@ -63,6 +63,8 @@ export interface PlannedUse {
   readonly amount: number;
   /** as one says it, with its unit */
   readonly reads: string;
+  /** drops or scoops that are counted out; null of what is used by eye */
+  readonly counted: { readonly count: number; readonly dose: InkDose } | null;
 }
 
 /** Colour as it is laid into wet resin. */

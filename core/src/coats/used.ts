@@ -23,7 +23,7 @@ export const amountUsed = (kind: ShelfItem['kind'], amount: number): string =>
 /** What a coat takes of one item; nothing where the item is gone. */
 export function used(item: ShelfItem | undefined, amount: number): readonly PlannedUse[] {
   if (!item || amount <= 0) return [];
-  return [{ item: item.id, kind: item.kind, name: item.name, amount, reads: amountUsed(item.kind, amount) }];
+  return [{ item: item.id, kind: item.kind, name: item.name, amount, reads: amountUsed(item.kind, amount), counted: null }];
 }
 
 const sheetsText = (sheets: number): string =>

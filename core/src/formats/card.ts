@@ -194,7 +194,7 @@ export function amountLines(coat: PlannedCoat, units: Units, fades: Plan['fades'
       `${pot ? `${amountText(pot.ml, { ...units, amount: 'ml' }, 1)} held back: ` : ''}${countText(count, dose)} of ${ink}, ${percentText(load / 100, 1)} load`,
     );
   });
-  for (const { reads, name } of coat.uses) lines.push(`about ${reads} of ${name}`);
+  for (const { reads, name, counted } of coat.uses) lines.push(`${counted ? '' : 'about '}${reads} of ${name}`);
   const pots = fades.flatMap(({ laid }) => laid?.pots ?? []);
   for (const pour of coat.pours) {
     const pot = pots.find(({ id }) => id === pour.area);

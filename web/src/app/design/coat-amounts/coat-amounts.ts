@@ -57,7 +57,7 @@ import { WorkshopMemory } from '../../services/workshop';
     }
     @for (use of coat().uses; track use.item) {
       <p class="use">
-        About <b>{{ use.reads }}</b> of {{ use.name }}
+        {{ use.counted ? '' : 'About ' }}<b>{{ use.reads }}</b> of {{ use.name }}
       </p>
     }
     @if (pours().length > 0) {
