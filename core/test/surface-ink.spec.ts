@@ -14,8 +14,10 @@ import {
   reflectanceOf,
   swatchField,
   typicalCups,
+  withCupFitted,
   type Plan,
 } from '../src';
+import { cupsAtOnce } from '../src/batches';
 import { classShares, patternOf, wholeShares, type PatternWish } from '../src/pattern';
 import { coat, designWith, workshop } from './workshop';
 
@@ -253,4 +255,28 @@ test('the same ink twice, half a drop, too many tones and a knot too many are re
   expect(refused({ knots: 40 })).toThrow(/no plank/);
   expect(refused({ cell: 1 }, crackle)).toThrow(/finer than 3 mm/);
   expect(refused({ lands: 0 }, floated)).toThrow(/At least 5 %/);
+});
+
+describe('the same on other cups', () => {
+  test('on a larger one there is as much more ink, so that it is as deep; whole drops, one at least', () => {
+    const design = designWith([white, { ...grain, drops: 12, also: [{ ink: 'sloe', drops: 1 }] }, { ...crackle, ml: 2 }], {
+      blends: [],
+    });
+    const larger = {
+      ...design.cup,
+      stations: design.cup.stations.map((one) => ({ ...one, circumference: 1.5 * one.circumference })),
+    };
+    const [, brushed, wrapped] = withCupFitted(design, larger).coats;
+    expect(brushed).toMatchObject({ drops: 18, also: [{ drops: 2 }] });
+    expect(wrapped).toMatchObject({ ml: 3 });
+    const [, back] = withCupFitted({ ...design, cup: larger }, design.cup).coats;
+    expect(back).toMatchObject({ drops: 8, also: [{ drops: 1 }] });
+    const seen = (on: typeof design) => planOf({ ...on, coats: on.coats.slice(0, 2) }, workshop).finished['low'];
+    expect(apart(seen(design), seen(withCupFitted(design, larger)))).toBeLessThan(4);
+  });
+  test('on three cups at once three times as many drops are counted', () => {
+    const design = designWith([white, grain], { blends: [] });
+    const { coats } = cupsAtOnce(planOf(design, workshop), design, workshop, 3);
+    expect(coats[1].planned.uses.map(({ reads }) => reads)).toEqual(['9 drops', '9 drops']);
+  });
 });

@@ -45,14 +45,16 @@ const shots: readonly { name: string; path: string; says: string | RegExp; then?
     },
   },
   {
-    name: 'evening',
-    path: '/designs/thistle-weave/areas',
-    says: 'Left over on the wall',
+    name: 'grain',
+    path: '/designs/copper-eaves/coats',
+    says: 'Scuff and degrease',
     then: async (browser) => {
-      await browser.executeScript('localStorage.setItem("aurantia.light", "evening")');
-      await browser.navigate().refresh();
-      await reads(browser, 'Left over on the wall');
-      await browser.executeScript('localStorage.removeItem("aurantia.light")');
+      await press(browser, 'Add a coat');
+      await menuItem(browser, 'Brushed grain');
+      await reads(browser, 'Put the drops on a plate');
+      await press(browser, 'Another tone');
+      await painted(browser);
+      await browser.executeScript('document.querySelector("li.open").scrollIntoView({ block: "start" })');
     },
   },
   {

@@ -13,9 +13,10 @@ import {
   type Band,
   type WallPlace,
 } from '../areas';
-import { coatedHeight, footLevel, heightOf, topLevel, type Cup, type Level } from '../vessel';
+import { coatedHeight, footLevel, heightOf, topLevel, wallArea, type Cup, type Level } from '../vessel';
 import type { CoatHeights } from './coat';
 import type { Design } from './design';
+import { inkForWall } from './ink-for-wall';
 
 /** A design with one area more, on top of the others. */
 export function withArea(design: Design, id: AreaId, kind: AreaKindName): Design {
@@ -141,7 +142,8 @@ export function withCupFitted(design: Design, cup: Cup): Design {
     ...design,
     cup,
     areas: design.areas.map((area) => areaSqueezed(areaWithLevels(area, level), after / before)),
-    coats: design.coats.map((coat) => {
+    coats: design.coats.map((was) => {
+      const coat = inkForWall(was, wallArea(cup.stations) / wallArea(design.cup.stations));
       if ('centre' in coat) return { ...coat, centre: fitted(coat.centre) };
       if (coat.kind === 'strings' && coat.reach) return { ...coat, reach: heights(coat.reach) };
       if (!('between' in coat) || !coat.between) return coat;

@@ -5,7 +5,7 @@ import type { PatternWish } from './pattern';
 import { patternOf } from './pattern-of';
 
 /** Cells of the wall that a pattern is measured by, round and up. */
-const CELLS = { width: 160, height: 110 } as const;
+const CELLS = { width: 128, height: 88 } as const;
 
 interface ClassGrid {
   readonly classes: number;

@@ -57,7 +57,7 @@ export interface SwirlWish extends OnWall {
 export type PatternWish = GrainWish | CrackleWish | FloatedWish | SwirlWish;
 
 /** Spots that a pattern's levels are found at, round and up. */
-const SPOTS = { round: 120, up: 90 } as const;
+const SPOTS = { round: 96, up: 64 } as const;
 /** Each row of spots begins elsewhere, so that they keep step with nothing that repeats (golden ratio). */
 const SHIFT = 0.618;
 

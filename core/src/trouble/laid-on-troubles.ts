@@ -105,6 +105,32 @@ export const laidOnTroubles: readonly Trouble[] = [
     ],
   },
   {
+    name: 'Ink that swam off, or resin that drew back from it',
+    causes: [
+      {
+        says: 'Resin lay on ink that nothing held.',
+        cure: 'Cure it, sand it level and lay the pattern anew: under further coats it stays as it is.',
+        prevent: 'A light clear mist over dry ink, from a forearm away, dry before the resin.',
+        often: 3,
+        here: found('surface ink unsealed'),
+      },
+      {
+        says: 'A heavy spray took the ink along.',
+        cure: 'Wipe it off with alcohol while it is fresh, and draw it anew.',
+        prevent: 'Two light mists instead of a wet one, the first dry before the second.',
+        often: 2,
+        here: has('grain', 'crackle', 'floated'),
+      },
+      {
+        says: 'It ran in between flakes instead of lying in its pattern.',
+        cure: 'Close it with clear resin, sand that smooth, and lay the pattern on it.',
+        prevent: 'Smooth, cured resin under ink that is to lie in a pattern.',
+        often: 2,
+        here: found('surface ink on rough ground'),
+      },
+    ],
+  },
+  {
     name: 'Paper, or a printed sheet, is dark, blurred or blistered',
     causes: [
       {
