@@ -18,6 +18,12 @@ import { MatSliderModule } from '@angular/material/slider';
     </mat-slider>
   `,
   styles: `
+    /* Once it gets narrower, where its thumb stood would still count as width. */
+    :host {
+      display: block;
+      overflow: clip;
+      overflow-clip-margin: 16px;
+    }
     mat-slider {
       width: calc(100% - 16px);
       margin: 0 8px;
