@@ -45,19 +45,6 @@ const shots: readonly { name: string; path: string; says: string | RegExp; then?
     },
   },
   {
-    name: 'grain',
-    path: '/designs/copper-eaves/coats',
-    says: 'Scuff and degrease',
-    then: async (browser) => {
-      await press(browser, 'Add a coat');
-      await menuItem(browser, 'Brushed grain');
-      await reads(browser, 'Put the drops on a plate');
-      await press(browser, 'Another tone');
-      await painted(browser);
-      await browser.executeScript('document.querySelector("li.open").scrollIntoView({ block: "start" })');
-    },
-  },
-  {
     name: 'coats',
     path: '/designs/copper-eaves/coats',
     says: 'Scuff and degrease',
@@ -121,8 +108,21 @@ const shots: readonly { name: string; path: string; says: string | RegExp; then?
       await browser.executeScript('document.querySelector(".stage").scrollTop = 0');
     },
   },
+  // Last: they lay coats.
   {
-    // Last: it lays a coat.
+    name: 'grain',
+    path: '/designs/copper-eaves/coats',
+    says: 'Scuff and degrease',
+    then: async (browser) => {
+      await press(browser, 'Add a coat');
+      await menuItem(browser, 'Brushed grain');
+      await reads(browser, 'Put the drops on a plate');
+      await press(browser, 'Another tone');
+      await painted(browser);
+      await browser.executeScript('document.querySelector("li.open").scrollIntoView({ block: "start" })');
+    },
+  },
+  {
     name: 'strings',
     path: '/designs/peat-fire/coats',
     says: 'Scuff and degrease',
