@@ -223,7 +223,7 @@ test('a tint is shown one, two and three coats deep; the drops for a colour are 
   await type(browser, 'as #', '#8a2c12');
   await reads(browser, /\d+ drops? in (one coat|each of)/, 'au-ink-depth');
   expect(await violations(browser)).toEqual([]);
-  const first = await shown('au-ink-depth li');
+  const first = await shown('au-ink-depth au-offers li');
   await press(browser, /^Take it: \d+ drop/, 'au-ink-depth button');
   await reads(browser, new RegExp(`Madder\\s*${/\d+ drops?/.exec(first)?.[0] ?? 'nothing'}`), 'li.open au-coat-amounts');
 });

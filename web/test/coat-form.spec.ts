@@ -117,8 +117,11 @@ describe('every kind of coat', () => {
   const pearl = { ...startingItem('ink', 'pearl'), type: 'pearl' } as ShelfItem;
   const kinds = Object.keys(coatKinds) as CoatKindName[];
   // A seed is no figure to type: another hand lays it at a press.
-  const figures = (coat: Coat) =>
-    Object.entries(coat).flatMap(([field, now]) => (typeof now === 'number' && field !== 'seed' ? [field] : []));
+  // Further inks have a figure each.
+  const figures = (coat: Coat) => [
+    ...Object.entries(coat).flatMap(([field, now]) => (typeof now === 'number' && field !== 'seed' ? [field] : [])),
+    ...('also' in coat ? (coat.also ?? []) : []),
+  ];
 
   test.each(kinds)('%s: each of its figures is a field, and so is each thing of the shelf it is made with', async (kind) => {
     const coat = begun(kind);
