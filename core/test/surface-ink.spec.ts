@@ -177,7 +177,8 @@ describe('ink on the surface', () => {
     // Each pixel has one part, and is drawn.
     expect(new Set(flakeField(request).owner).size).toBeGreaterThan(3);
     // A flat square of it shows the pattern too.
-    expect(swatchField(fieldPlanOf(plan), 'low', 26, 4).regions.length).toBeGreaterThan(1);
+    const square = swatchField(fieldPlanOf(plan), 'low', 26, 4).regions;
+    expect(square.some(({ look }) => look.at(-1)?.layer === 'film')).toBe(true);
   });
   test('more drops are deeper, more that lands too, and another hand is another picture of the same colour', () => {
     const low = (one: object) => laid(white, one).finished['low'];
@@ -198,6 +199,13 @@ describe('ink on the surface', () => {
       }),
       { numRuns: 5 },
     );
+  });
+  test('a flat square of a place is cut out of that place: at the foot there is crackle, where it ends below the middle of the wall', () => {
+    const plan = laid(white, { ...crackle, ml: 0.45 });
+    expect(plan.coats[1].does).toMatch(/about [4-7]\d mm up/);
+    const regions = (place: string) => swatchField(fieldPlanOf(plan), place, 26, 4).regions.length;
+    expect(regions('low')).toBeGreaterThan(2);
+    expect(regions('high')).toBe(1);
   });
   test('crackle says how high its ink comes and how many days it takes, longer in a cold room', () => {
     const plan = laid(white, { ...crackle, ml: 1 });

@@ -94,6 +94,7 @@ const withColours = (
 /** A flat square of one area, as glued on card. */
 export function swatchField(plan: FieldPlan, area: string, side: number, pixelsPerMm: number): FieldRequest {
   const size = Math.round(side * pixelsPerMm);
+  const region = plan.places.find(({ id }) => id === area)?.region ?? plan.leftOver;
   const whole: FieldPlace = { id: area, pixels: allPixels(size, size), look: plan.looks[area] ?? [groundLook(plan.bareWall)] };
   return {
     width: size,
@@ -102,7 +103,7 @@ export function swatchField(plan: FieldPlan, area: string, side: number, pixelsP
     columnsPerMm: () => pixelsPerMm,
     regions: plan.patterns
       .toSorted((one, other) => other.at - one.at)
-      .reduce<readonly FieldPlace[]>((parts, one) => withPattern(parts, one, flatSpot(size, pixelsPerMm, plan)), [whole]),
+      .reduce<readonly FieldPlace[]>((parts, one) => withPattern(parts, one, flatSpot(size, pixelsPerMm, plan, region)), [whole]),
     ground: plan.bareWall,
     seed: seedOf(`${plan.design}/${area}`),
     wraps: false,
