@@ -176,9 +176,9 @@ describe('ink on the surface', () => {
     }
     // Each pixel has one part, and is drawn.
     expect(new Set(flakeField(request).owner).size).toBeGreaterThan(3);
-    // A flat square of it shows the pattern too.
+    // A flat square of it shows the pattern too; between two drops there may be none of them.
     const square = swatchField(fieldPlanOf(plan), 'low', 26, 4).regions;
-    expect(square.some(({ look }) => look.at(-1)?.layer === 'film')).toBe(true);
+    if (one !== floated) expect(square.some(({ look }) => look.at(-1)?.layer === 'film')).toBe(true);
   });
   test('more drops are deeper, more that lands too, and another hand is another picture of the same colour', () => {
     const low = (one: object) => laid(white, one).finished['low'];
