@@ -1,8 +1,6 @@
 import { reflectanceOf } from './reflectance';
 import { spectrumOf, type Spectrum } from './spectrum';
 
-const { atanh, cosh, exp, log, sinh, sqrt, tanh } = Math;
-
 /** A film that reflects R and transmits T at each wavelength. */
 export interface Film {
   readonly R: Spectrum;
@@ -35,13 +33,13 @@ export function filmOf(tints: readonly Tint[]): Film {
     const [k, s] = [sum(i, 'K'), sum(i, 'S')];
     if (s === 0 || k < 1e-12 * s) {
       R.push(s / (1 + s));
-      return s === 0 ? exp(-k) : 1 / (1 + s);
+      return s === 0 ? Math.exp(-k) : 1 / (1 + s);
     }
     const a = 1 + k / s;
-    const b = sqrt((k / s) * (k / s + 2));
+    const b = Math.sqrt((k / s) * (k / s + 2));
     const deep = b * s;
-    R.push(1 / (a + b / tanh(deep)));
-    return deep > OPAQUE ? 0 : b / (a * sinh(deep) + b * cosh(deep));
+    R.push(1 / (a + b / Math.tanh(deep)));
+    return deep > OPAQUE ? 0 : b / (a * Math.sinh(deep) + b * Math.cosh(deep));
   });
   return { R, T };
 }
@@ -55,7 +53,7 @@ const NOTHING = spectrumOf(() => 0);
  */
 export function dyeTint(colour: string, amount: number): Tint {
   const seen = reflectanceOf(colour);
-  return { K: spectrumOf((i) => -0.5 * amount * log(seen[i])), S: NOTHING };
+  return { K: spectrumOf((i) => -0.5 * amount * Math.log(seen[i])), S: NOTHING };
 }
 
 /**
@@ -70,7 +68,7 @@ export function pigmentTint(colour: string, hiding: number, amount: number): Tin
     const a = (1 / thick[i] + thick[i]) / 2;
     const b = (1 / thick[i] - thick[i]) / 2;
     // Over black R = 1/(a + b·coth(bsx)); solved for the scatter that shows `hiding` of `thick`.
-    return (atanh(b / (1 / (hiding * thick[i]) - a)) * amount) / b;
+    return (Math.atanh(b / (1 / (hiding * thick[i]) - a)) * amount) / b;
   });
   return { K: spectrumOf((i) => ((1 - thick[i]) ** 2 / (2 * thick[i])) * S[i]), S };
 }

@@ -1,7 +1,5 @@
 import type { Spectrum } from './spectrum';
 
-const { max } = Math;
-
 /** Share of light that a clear coat's face turns back before it enters, and share that it turns back into the coat from below. */
 const FACE = 0.04;
 const INSIDE = 0.6;
@@ -20,7 +18,7 @@ export const glossed = (under: Spectrum, k1?: number, k2?: number): Spectrum => 
 
 /** What lies under a glossy clear coat that is seen through it: `glossed` backwards; nothing can be darker than black. */
 export const unglossed = (seen: Spectrum): Spectrum =>
-  seen.map((s) => max(0, (s - FACE) / ((1 - FACE) * (1 - INSIDE) + INSIDE * (s - FACE))));
+  seen.map((s) => Math.max(0, (s - FACE) / ((1 - FACE) * (1 - INSIDE) + INSIDE * (s - FACE))));
 
 /**
  * The same for a spot of a surface that isn't of one colour. What the face throws back comes down elsewhere, a coat's thickness

@@ -3,8 +3,6 @@ import { hexOfLinearRgb } from './hex';
 import { linearRgbOfXyz, WHITE, xyzOf, type Triple } from './observer';
 import type { Spectrum } from './spectrum';
 
-const { cbrt } = Math;
-
 /** CIE L*a*b* under D65. */
 export type Lab = readonly [lightness: number, a: number, b: number];
 
@@ -14,7 +12,7 @@ useMode(modeLab65);
 const toLab = converter('lab65');
 const ciede2000 = differenceCiede2000();
 
-const cubic = (t: number): number => (t > (6 / 29) ** 3 ? cbrt(t) : t / (3 * (6 / 29) ** 2) + 4 / 29);
+const cubic = (t: number): number => (t > (6 / 29) ** 3 ? Math.cbrt(t) : t / (3 * (6 / 29) ** 2) + 4 / 29);
 
 const uncubic = (f: number): number => (f > 6 / 29 ? f ** 3 : 3 * (6 / 29) ** 2 * (f - 4 / 29));
 

@@ -3,8 +3,6 @@ import { rgbRows, type Triple } from './observer';
 import { solveLinear } from './solve';
 import { BANDS, spectrumOf, type Spectrum } from './spectrum';
 
-const { abs, max, min } = Math;
-
 const known = new Map<string, Spectrum>();
 
 /**
@@ -18,7 +16,7 @@ export function reflectanceOf(hex: string): Spectrum {
   const key = hex.toLowerCase();
   const found = known.get(key);
   if (found) return found;
-  const spectrum = smoothest(linearRgbOfHex(key).map((v) => min(0.999, max(0.0005, v))) as unknown as Triple);
+  const spectrum = smoothest(linearRgbOfHex(key).map((v) => Math.min(0.999, Math.max(0.0005, v))) as unknown as Triple);
   if (known.size > 4096) known.clear();
   known.set(key, spectrum);
   return spectrum;
@@ -55,7 +53,7 @@ function smoothest(rgb: Triple): Spectrum {
     const change = solveLinear(system);
     for (let i = 0; i < BANDS; i += 1) z[i] += change[i];
     for (let axis = 0; axis < 3; axis += 1) lambda[axis] += change[BANDS + axis];
-    if (change.every((value, i) => i >= BANDS || abs(value) < 1e-10)) break;
+    if (change.every((value, i) => i >= BANDS || Math.abs(value) < 1e-10)) break;
   }
   return spectrumOf((band) => (Math.tanh(z[band]) + 1) / 2);
 }

@@ -1,5 +1,3 @@
-const { abs } = Math;
-
 /**
  * Solves a small dense linear system in place by elimination with row pivoting.
  * @param matrix n rows of n + 1 numbers, the last column being the right-hand side
@@ -10,7 +8,7 @@ export function solveLinear(matrix: Float64Array[]): Float64Array {
   for (let column = 0; column < n; column += 1) {
     let pivot = column;
     for (let row = column + 1; row < n; row += 1) {
-      if (abs(matrix[row][column]) > abs(matrix[pivot][column])) pivot = row;
+      if (Math.abs(matrix[row][column]) > Math.abs(matrix[pivot][column])) pivot = row;
     }
     [matrix[column], matrix[pivot]] = [matrix[pivot], matrix[column]];
     const head = matrix[column];

@@ -1,7 +1,5 @@
 import type { FieldRequest } from './field';
 
-const { abs, floor, max, min } = Math;
-
 /** Places just outside a part from which a flake still reaches into it. */
 export interface Around {
   /** row and column of one place after the other, by rows; beyond the picture's edges too */
@@ -23,10 +21,10 @@ export function aroundPart(request: FieldRequest, part: PartRuns, rows: number, 
   const places: number[] = [];
   const repeats = runs.map((own, i) => i > 0 && own.length === runs[i - 1].length && own.every((at, j) => at === runs[i - 1][j]));
   for (let row = first - rows; row <= last + rows; row += 1) {
-    const reach = columns(min(height - 1, max(0, row)));
+    const reach = columns(Math.min(height - 1, Math.max(0, row)));
     const spans: [number, number][] = [];
-    const nearest = max(first, row - rows);
-    for (let y = nearest; y <= min(last, row + rows); y += 1) {
+    const nearest = Math.max(first, row - rows);
+    for (let y = nearest; y <= Math.min(last, row + rows); y += 1) {
       // A straight edge is the same row after row: it reaches no farther the second time.
       if (y > nearest && repeats[y - first]) continue;
       const own = runs[y - first] ?? [];
@@ -48,7 +46,7 @@ export function shareAtEdge({ runs }: PartRuns, pixels: number, width: number, r
     let here = 0;
     for (let i = 0; i < own.length; i += 2) here += own[i + 1] - own[i];
     // A row that goes all the way round has no ends.
-    edge += (here === width ? 0 : own.length) + abs(here - before);
+    edge += (here === width ? 0 : own.length) + Math.abs(here - before);
     before = here;
   }
   return ((edge + before) * reach) / pixels;
@@ -61,8 +59,8 @@ export interface PartRuns {
 }
 
 export function runsOfPart(pixels: Uint32Array, width: number): PartRuns {
-  const first = floor(pixels[0] / width);
-  const last = floor(pixels[pixels.length - 1] / width);
+  const first = Math.floor(pixels[0] / width);
+  const last = Math.floor(pixels[pixels.length - 1] / width);
   const runs: number[][] = Array.from({ length: last - first + 1 }, () => []);
   let i = 0;
   for (let row = first; row <= last; row += 1) {
@@ -71,7 +69,7 @@ export function runsOfPart(pixels: Uint32Array, width: number): PartRuns {
     while (i < pixels.length && pixels[i] < end) {
       const from = i;
       // Pixels rise: where as many follow as the numbers say, none is missing between; else step by step.
-      const rest = min(pixels.length, from + end - pixels[from]) - 1;
+      const rest = Math.min(pixels.length, from + end - pixels[from]) - 1;
       if (pixels[rest] - pixels[from] === rest - from) i = rest + 1;
       else
         do i += 1;
@@ -105,7 +103,7 @@ function joined(spans: readonly [number, number][], width: number, wraps: boolea
   const whole: [number, number][] = [];
   for (const [from, to] of onTurn) {
     const before = whole.at(-1);
-    if (before && from <= before[1]) before[1] = max(before[1], to);
+    if (before && from <= before[1]) before[1] = Math.max(before[1], to);
     else whole.push([from, to]);
   }
   return whole;
@@ -115,8 +113,8 @@ function joined(spans: readonly [number, number][], width: number, wraps: boolea
 function putOutside(places: number[], row: number, from: number, to: number, inside: Runs): void {
   let at = from;
   for (let i = 0; i <= inside.length; i += 2) {
-    const until = min(to, i < inside.length ? inside[i] : to);
+    const until = Math.min(to, i < inside.length ? inside[i] : to);
     for (; at < until; at += 1) places.push(row, at);
-    if (i < inside.length) at = max(at, inside[i + 1]);
+    if (i < inside.length) at = Math.max(at, inside[i + 1]);
   }
 }

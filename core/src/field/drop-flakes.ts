@@ -4,8 +4,6 @@ import { BAND, type FlakeLayer } from './flake-layer';
 import { STAMPS } from './stamps';
 import { TILT_BITS, TILTS } from './tilt';
 
-const { ceil, floor, max, min } = Math;
-
 /** Some rows of a picture under work: those from one up to another. */
 export interface FieldStripe {
   readonly from: number;
@@ -27,17 +25,17 @@ const ROUNDS = 8;
  * stripes the picture is made in. Yields after every band of a round.
  */
 export function* dropFlakes(request: FieldRequest, layer: FlakeLayer, stripe: FieldStripe): Generator<undefined, void> {
-  const spare = ceil(layer.reach / BAND);
-  const bandOf = (row: number) => floor(row / BAND);
+  const spare = Math.ceil(layer.reach / BAND);
+  const bandOf = (row: number) => Math.floor(row / BAND);
   const own = [bandOf(layer.shape.first), bandOf(layer.shape.last)];
-  const from = max(own[0], bandOf(stripe.from) - spare);
-  const to = min(own[1], bandOf(stripe.to - 1) + spare);
+  const from = Math.max(own[0], bandOf(stripe.from) - spare);
+  const to = Math.min(own[1], bandOf(stripe.to - 1) + spare);
   const rounds = own[0] === own[1] ? 1 : ROUNDS;
   for (let round = 0; round < rounds; round += 1)
     for (let i = 0; i <= to - from; i += 1) {
       const band = round % 2 === 0 ? from + i : to - i;
       const { count } = layer.bands[band];
-      const [done, due] = [round, round + 1].map((so) => floor((count * so) / rounds));
+      const [done, due] = [round, round + 1].map((so) => Math.floor((count * so) / rounds));
       if (due === done) continue;
       dropBand(request, layer, stripe, { band, round, count: due - done });
       yield;
@@ -58,8 +56,8 @@ function dropBand(
   const random = randomStream(seedOf(`${seed}/${part}/${layer.layer}/${band}/${round}`));
   const here = until - begin;
   const several = groups.length > 1;
-  const top = max(0, from);
-  const bottom = min(height, to);
+  const top = Math.max(0, from);
+  const bottom = Math.min(height, to);
   const shift = from * width;
   // Asked for at every flake: at hand, not in another file.
   const [bits, tilts, drawn, chances] = [TILT_BITS, TILTS, STAMPS, STAMPS * TILTS];

@@ -3,8 +3,6 @@ import type { LookFlake } from '../look';
 import type { Lamp } from './field-light';
 import { tilts, TILTS, type Tilt } from './tilt';
 
-const { cos, exp, floor, hypot, max, min, round, sin, sqrt } = Math;
-
 /** What decides how a flake's face takes light. */
 export type FlakeFaceKind = Pick<LookFlake, 'colour' | 'kind' | 'finish'>;
 
@@ -39,7 +37,9 @@ export function faceLight({ colour, kind, finish }: FlakeFaceKind, lamps: readon
 function brightness(tilt: Tilt, lamps: readonly Lamp[], { width, bright }: { width: number; bright: number }): number {
   return lamps.reduce((sum, lamp) => {
     const off = (tilt.x - lamp.x) ** 2 + (tilt.y - lamp.y) ** 2;
-    return sum + lamp.strength * (bright * exp(-off / (2 * width ** 2)) + ROOM.bright * exp(-off / (2 * ROOM.width ** 2)));
+    return (
+      sum + lamp.strength * (bright * Math.exp(-off / (2 * width ** 2)) + ROOM.bright * Math.exp(-off / (2 * ROOM.width ** 2)))
+    );
   }, 1);
 }
 
@@ -49,7 +49,7 @@ const HUES = 5;
 /** A grating sends each wavelength its own way: over the tilts the colours make up white. */
 const rainbow = (tilt: Tilt, [lamp]: readonly Lamp[], axis: number): number => {
   const across = (tilt.x - lamp.x) * tilt.along[0] + (tilt.y - lamp.y) * tilt.along[1];
-  return 1 + 0.85 * cos(2 * Math.PI * (across * HUES + axis / 3));
+  return 1 + 0.85 * Math.cos(2 * Math.PI * (across * HUES + axis / 3));
 };
 
 function evened(light: Float64Array): void {
@@ -77,9 +77,9 @@ function opalByAngle(colour: string): readonly Triple[] {
   if (known) return known;
   const straight = reflectanceOf(colour);
   const found = Array.from({ length: ANGLES }, (_, i): Triple => {
-    const inside = sqrt(1 - (sin((i / (ANGLES - 1)) * STEEPEST) / INDEX) ** 2);
+    const inside = Math.sqrt(1 - (Math.sin((i / (ANGLES - 1)) * STEEPEST) / INDEX) ** 2);
     const [r, g, b] = linearRgbOf(squeezed(straight, inside));
-    return [max(0, r), max(0, g), max(0, b)];
+    return [Math.max(0, r), Math.max(0, g), Math.max(0, b)];
   });
   if (shifts.size > 256) shifts.clear();
   shifts.set(colour, found);
@@ -90,9 +90,9 @@ function opalByAngle(colour: string): readonly Triple[] {
 function squeezed(spectrum: Spectrum, factor: number): Spectrum {
   return spectrumOf((band) => {
     const from = ((380 + 10 * band) / factor - 380) / 10;
-    const low = min(BANDS - 1, floor(from));
-    const high = min(BANDS - 1, low + 1);
-    return spectrum[low] + (from - floor(from)) * (spectrum[high] - spectrum[low]);
+    const low = Math.min(BANDS - 1, Math.floor(from));
+    const high = Math.min(BANDS - 1, low + 1);
+    return spectrum[low] + (from - Math.floor(from)) * (spectrum[high] - spectrum[low]);
   });
 }
 
@@ -100,13 +100,13 @@ function squeezed(spectrum: Spectrum, factor: number): Spectrum {
 function shifted(light: Float64Array, colour: string, lamps: readonly Lamp[]): Float64Array {
   const byAngle = opalByAngle(colour);
   const at = (tilt: Tilt, x: number, y: number) =>
-    byAngle[round(min(1, hypot(tilt.x - x, tilt.y - y) / STEEPEST) * (ANGLES - 1))];
+    byAngle[Math.round(Math.min(1, Math.hypot(tilt.x - x, tilt.y - y) / STEEPEST) * (ANGLES - 1))];
   const [lamp] = lamps;
   for (let axis = 0; axis < 3; axis += 1) {
     const straight = tilts.reduce((sum, tilt) => sum + at(tilt, 0, 0)[axis], 0) / TILTS;
     if (straight <= 0) continue;
     // What a screen can’t show of a pure hue must not turn into a glare.
-    tilts.forEach((tilt, i) => (light[i * 3 + axis] *= min(4, at(tilt, lamp.x, lamp.y)[axis] / straight)));
+    tilts.forEach((tilt, i) => (light[i * 3 + axis] *= Math.min(4, at(tilt, lamp.x, lamp.y)[axis] / straight)));
   }
   return light;
 }

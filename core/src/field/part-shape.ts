@@ -4,8 +4,6 @@ import { aroundPart, runsOfPart, shareAtEdge, type Around, type PartRuns } from 
 import type { FieldRequest } from './field';
 import { dotStamps, hexagonStamps, type Stamps } from './stamps';
 
-const { ceil, floor, max, min, sqrt } = Math;
-
 /** Share of a part at its edge under which flakes from outside aren't dropped: it would be under half a percent barer. */
 const HARDLY_AN_EDGE = 0.01;
 /** How many widths of flake a taper is drawn with. */
@@ -42,20 +40,20 @@ export class PartShape {
     const { width, height, columnsPerMm } = request;
     this.part = index + 1;
     this.unbroken = pixels[pixels.length - 1] - pixels[0] === pixels.length - 1;
-    this.first = floor(pixels[0] / width);
-    this.last = floor(pixels[pixels.length - 1] / width);
+    this.first = Math.floor(pixels[0] / width);
+    this.last = Math.floor(pixels[pixels.length - 1] / width);
     this.scales = new Float64Array(height);
     for (let row = this.first; row <= this.last; row += 1) this.scales[row] = columnsPerMm(row);
     const inUse = this.scales.subarray(this.first, this.last + 1);
-    const widest = inUse.reduce((a, b) => max(a, b));
-    this.narrowest = inUse.reduce((a, b) => min(a, b));
+    const widest = inUse.reduce((a, b) => Math.max(a, b));
+    this.narrowest = inUse.reduce((a, b) => Math.min(a, b));
     this.even = widest - this.narrowest < 1e-9;
     const step = (widest - this.narrowest) / WIDTHS;
     this.widths = this.even ? [this.narrowest] : Array.from({ length: WIDTHS }, (_, i) => this.narrowest + step * (i + 0.5));
     this.level = new Uint8Array(height);
     if (!this.even)
       for (let row = this.first; row <= this.last; row += 1)
-        this.level[row] = min(WIDTHS - 1, floor((this.scales[row] - this.narrowest) / step));
+        this.level[row] = Math.min(WIDTHS - 1, Math.floor((this.scales[row] - this.narrowest) / step));
     this.runs = runsOfPart(pixels, width);
     this.counts = Float64Array.from(this.runs.runs, (own) => own.reduce((sum, at, i) => sum + (i % 2 === 0 ? -at : at), 0));
     this.mm = this.even ? this.counts : this.counts.map((count, i) => count / this.scales[this.first + i]);
@@ -85,15 +83,15 @@ export class PartShape {
   /** The places round the part from which flakes of a kind reach into it; none where it has next to no edge. */
   aroundFor({ cut }: LookFlake, { dots }: Stamps): Around {
     const { rowsPerMm, width } = this.request;
-    const reach = dots ? 0 : cut / sqrt(3);
+    const reach = dots ? 0 : cut / Math.sqrt(3);
     const known = this.around.get(reach);
     if (known) return known;
     const edge = reach === 0 ? 0 : shareAtEdge(this.runs, this.pixels.length, width, reach * rowsPerMm);
-    const scaleAt = (row: number) => this.scales[min(this.last, max(this.first, row))];
+    const scaleAt = (row: number) => this.scales[Math.min(this.last, Math.max(this.first, row))];
     const found =
       edge < HARDLY_AN_EDGE
         ? NOWHERE
-        : aroundPart(this.request, this.runs, ceil(reach * rowsPerMm) + 1, (row) => ceil(reach * scaleAt(row)) + 1);
+        : aroundPart(this.request, this.runs, Math.ceil(reach * rowsPerMm) + 1, (row) => Math.ceil(reach * scaleAt(row)) + 1);
     this.around.set(reach, found);
     return found;
   }

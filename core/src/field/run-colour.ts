@@ -7,8 +7,6 @@ import { ThicknessSteps, wetColour, type WetColour, type WetWish } from '../wet'
 import type { FieldPlace } from './laid-pieces';
 import type { WallPicture } from '../regions';
 
-const { floor, max, min } = Math;
-
 /** Steps that a pot's thickness is drawn in, from none to its most; finer ones are told apart by nobody. */
 const STEPS = 12;
 /** The same among flakes, where there is enough to look at. */
@@ -62,17 +60,17 @@ function thicknesses(
 ): (pixel: number, pot: number) => number {
   const columns = Array.from({ length: width }, (_, column) => {
     const place = (((((column + 0.5) / width - turned / 360) * grid.columns - 0.5) % grid.columns) + grid.columns) % grid.columns;
-    const left = floor(place);
+    const left = Math.floor(place);
     return { left, right: (left + 1) % grid.columns, share: place - left };
   });
   const rows = Array.from({ length: height }, (_, row) => {
-    const place = min(grid.rows - 1, max(0, (top - (row + 0.5) / rowsPerMm) / grid.rise - 0.5));
-    const low = floor(place);
-    return { low: low * grid.columns, high: min(grid.rows - 1, low + 1) * grid.columns, share: place - low };
+    const place = Math.min(grid.rows - 1, Math.max(0, (top - (row + 0.5) / rowsPerMm) / grid.rise - 0.5));
+    const low = Math.floor(place);
+    return { low: low * grid.columns, high: Math.min(grid.rows - 1, low + 1) * grid.columns, share: place - low };
   });
   return (pixel, pot) => {
     const { left, right, share } = columns[pixel % width];
-    const { low, high, share: up } = rows[floor(pixel / width)];
+    const { low, high, share: up } = rows[Math.floor(pixel / width)];
     const mm = colour[pot];
     const below = mm[low + left] * (1 - share) + mm[low + right] * share;
     const above = mm[high + left] * (1 - share) + mm[high + right] * share;

@@ -2,8 +2,6 @@ import { BANDS, glossOver, labOf, layOver, reflectanceOf, spectrumOf, type Film,
 import { flakeFilm, hides } from '../glitter';
 import type { LookFlake } from '../look';
 
-const { exp, round, sqrt } = Math;
-
 /** What lies on a pixel: all that is seen there, and what of it comes off the uppermost flake. */
 export interface Stack {
   readonly seen: Spectrum;
@@ -93,8 +91,8 @@ export class Stacks {
     // How likely each stack is after so many flakes, and after as many as fall: Poisson(depth) of them.
     let after = new Map(this.likely);
     const likely = new Map<number, number>();
-    let poisson = exp(-depth);
-    for (let count = 0; count < 4 + depth + 8 * sqrt(depth); count += 1) {
+    let poisson = Math.exp(-depth);
+    for (let count = 0; count < 4 + depth + 8 * Math.sqrt(depth); count += 1) {
       for (const [stack, share] of after) likely.set(stack, (likely.get(stack) ?? 0) + share * poisson);
       poisson *= depth / (count + 1);
       const next = new Map<number, number>();
@@ -121,7 +119,7 @@ export class Stacks {
     const film = this.films[flake];
     const seen = hides(this.flakes[flake]) ? film.R : layOver(film, this.all[below].seen);
     const lab = labOf(seen);
-    const look = `${flake}/${lab.map((value) => round(value / ALIKE)).join('/')}`;
+    const look = `${flake}/${lab.map((value) => Math.round(value / ALIKE)).join('/')}`;
     const known = this.byLook.get(look);
     if (known !== undefined) return known;
     const made = mayMake && this.all.length < MOST_STACKS;

@@ -1,5 +1,3 @@
-const { abs, ceil, floor, max, sqrt } = Math;
-
 /**
  * A kind of flake drawn at every turn and place between pixels, and at several widths where a taper has them: all in one
  * list, so that a processor keeps it at hand.
@@ -53,10 +51,10 @@ const MOST_KEPT = 24;
 function hexagons(cut: number, columns: readonly number[], rowsPerMm: number): Stamps {
   const stamps = columns.flatMap((columnsPerMm) =>
     Array.from({ length: STAMPS }, (_, i): Stamp => {
-      const [turn, place] = [floor(i / (PLACES * PLACES)), i % (PLACES * PLACES)];
+      const [turn, place] = [Math.floor(i / (PLACES * PLACES)), i % (PLACES * PLACES)];
       return hexagon(cut, columnsPerMm, rowsPerMm, {
         turn: ((turn + 0.5) / TURNS) * (Math.PI / 3),
-        right: (floor(place / PLACES) + 0.5) / PLACES,
+        right: (Math.floor(place / PLACES) + 0.5) / PLACES,
         down: ((place % PLACES) + 0.5) / PLACES,
       });
     }),
@@ -70,7 +68,7 @@ function hexagons(cut: number, columns: readonly number[], rowsPerMm: number): S
       const own = stamps.slice(width * STAMPS, (width + 1) * STAMPS);
       return own.reduce((sum, { area }) => sum + area, 0) / STAMPS;
     }),
-    reach: stamps.reduce((most, { spans }) => max(most, abs(spans[0] ?? 0), abs(spans.at(-3) ?? 0)), 0),
+    reach: stamps.reduce((most, { spans }) => Math.max(most, Math.abs(spans[0] ?? 0), Math.abs(spans.at(-3) ?? 0)), 0),
     dots: false,
   };
 }
@@ -92,16 +90,16 @@ interface Lie {
 }
 
 function hexagon(cut: number, columnsPerMm: number, rowsPerMm: number, { turn, right, down }: Lie): Stamp {
-  const reach = cut / sqrt(3);
+  const reach = cut / Math.sqrt(3);
   const half = cut / 2;
   const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
   const inside = (dx: number, dy: number) => {
-    const u = abs(cos * dx + sin * dy);
-    return u <= half && u / 2 + (sqrt(3) / 2) * abs(cos * dy - sin * dx) <= half;
+    const u = Math.abs(cos * dx + sin * dy);
+    return u <= half && u / 2 + (Math.sqrt(3) / 2) * Math.abs(cos * dy - sin * dx) <= half;
   };
   const spans: number[] = [];
   let area = 0;
-  const [rows, columns] = [ceil(reach * rowsPerMm) + 1, ceil(reach * columnsPerMm) + 1];
+  const [rows, columns] = [Math.ceil(reach * rowsPerMm) + 1, Math.ceil(reach * columnsPerMm) + 1];
   for (let y = -rows; y <= rows; y += 1) {
     let from: number | null = null;
     for (let x = -columns; x <= columns + 1; x += 1) {

@@ -2,8 +2,6 @@ import { BANDS, reflectanceOf, spectrumOf, type Film, type Spectrum } from '../c
 import type { Glitter, Part } from './flake';
 import { faceShares } from './pour';
 
-const { exp, min } = Math;
-
 const films = new WeakMap<object, Film>();
 
 /**
@@ -56,8 +54,8 @@ type Flake = Pick<Glitter, 'colour' | 'kind' | 'opacity'>;
 function rained(flakes: readonly Flake[], shares: readonly number[], depth: number, under: Spectrum): Spectrum {
   if (depth <= 0 || !shares.some((share) => share > 0)) return under;
   const films = flakes.map(flakeFilm);
-  if (flakes.every(hides)) return hidingRain(films, shares, exp(-depth), under);
-  return stackedRain(films, shares, poissonWeights(min(depth, DEEPEST)), under);
+  if (flakes.every(hides)) return hidingRain(films, shares, Math.exp(-depth), under);
+  return stackedRain(films, shares, poissonWeights(Math.min(depth, DEEPEST)), under);
 }
 
 /** For flakes that hide what is under them the sum over stacks closes. */
@@ -136,7 +134,7 @@ export function poissonWeights(mean: number): Float64Array {
   const known = weightsOf.get(mean);
   if (known) return known;
   const weights: number[] = [];
-  let weight = exp(-mean);
+  let weight = Math.exp(-mean);
   let sum = 0;
   for (let k = 0; k <= mean || sum < 1 - UNSEEN; k += 1) {
     weights.push(weight);

@@ -1,8 +1,6 @@
 import { BANDS, deltaE2000, glossedAt, labOfXyz, xyzRows, type Lab, type Spectrum, type Tint, type Triple } from '../colour';
 import { differenceAtLeast, type Cell } from '../match';
 
-const { exp, min, sqrt, tanh } = Math;
-
 /** Ranges of drops, ink by ink: each at least 1. */
 export type DropBox = readonly (readonly [least: number, most: number])[];
 
@@ -23,11 +21,11 @@ export interface PotJudge {
  * up. Its right side grows with S and falls with K, and so, by comparison, does what is seen: that is what bounds rest on.
  */
 export function seenOver(K: number, S: number, ground: number): number {
-  if (S <= 0) return ground * exp(-2 * K);
-  if (K < 1e-12 * S) return 1 - 1 / (1 / (1 - min(ground, 1 - 1e-12)) + S);
+  if (S <= 0) return ground * Math.exp(-2 * K);
+  if (K < 1e-12 * S) return 1 - 1 / (1 / (1 - Math.min(ground, 1 - 1e-12)) + S);
   const ratio = K / S;
-  const b = sqrt(ratio * (ratio + 2));
-  const turn = b / tanh(b * S);
+  const b = Math.sqrt(ratio * (ratio + 2));
+  const turn = b / Math.tanh(b * S);
   const a = 1 + ratio;
   return (1 - ground * (a - turn)) / (a - ground + turn);
 }

@@ -1,8 +1,6 @@
 import { MOST_DROPS } from '../ink';
 import { awayAtLeast, awayOf, type DropBox, type PotJudge } from './drop-box';
 
-const { floor, max, min } = Math;
-
 /** Inks that may go into one pot, and how much. */
 export interface PotQuestion extends PotJudge {
   /** ml of one drop of each ink */
@@ -45,7 +43,7 @@ export function* nearestDrops(question: PotQuestion): Generator<PotAnswer, PotAn
   const pots: Pot[] = [];
   let evaluated = 0;
   let wanted = Infinity;
-  for (let count = 1; count <= min(size, drop.length); count += 1) {
+  for (let count = 1; count <= Math.min(size, drop.length); count += 1) {
     let best: Pot | null = null;
     const groups = groupsOf(drop.length, count)
       .map((inks) => groupOf(inks, question))
@@ -68,7 +66,7 @@ export function* nearestDrops(question: PotQuestion): Generator<PotAnswer, PotAn
           if (away < wanted) [best, wanted] = [{ inks, drops, away }, away];
           return;
         }
-        const middle = floor((from + to) / 2);
+        const middle = Math.floor((from + to) / 2);
         const halves = [
           [from, middle],
           [middle + 1, to],
@@ -84,7 +82,7 @@ export function* nearestDrops(question: PotQuestion): Generator<PotAnswer, PotAn
     }
     if (best) pots.push(best);
     // What the next must beat.
-    wanted = max(0, (pots.at(-1)?.away ?? Infinity) - WORTH_AN_INK);
+    wanted = Math.max(0, (pots.at(-1)?.away ?? Infinity) - WORTH_AN_INK);
   }
   return { pots, progress: 1, evaluated };
 }
@@ -92,7 +90,7 @@ export function* nearestDrops(question: PotQuestion): Generator<PotAnswer, PotAn
 /** Groups of so many of some places. */
 function groupsOf(all: number, count: number, from = 0): readonly (readonly number[])[] {
   if (count === 0) return [[]];
-  return Array.from({ length: max(0, all - from) }, (_, i) => from + i).flatMap((first) =>
+  return Array.from({ length: Math.max(0, all - from) }, (_, i) => from + i).flatMap((first) =>
     groupsOf(all, count - 1, first + 1).map((rest) => [first, ...rest]),
   );
 }
@@ -114,5 +112,5 @@ function groupOf(inks: readonly number[], { under, target, drop, gloss, dropMl: 
 function withinLoad(box: DropBox, dropMl: readonly number[], mostMl: number): DropBox | null {
   const least = box.reduce((sum, [from], i) => sum + from * dropMl[i], 0);
   if (least > mostMl + 1e-9 && !(box.length === 1 && box[0][0] === 1)) return null;
-  return box.map(([from, to], i) => [from, max(from, min(to, floor(from + (mostMl - least) / dropMl[i] + 1e-9)))]);
+  return box.map(([from, to], i) => [from, Math.max(from, Math.min(to, Math.floor(from + (mostMl - least) / dropMl[i] + 1e-9)))]);
 }

@@ -2,8 +2,6 @@ import { noise } from './noise';
 import type { CrackleWish, Pattern } from './pattern';
 import { MARGIN, scattered, type Scattered } from './scattered';
 
-const { floor, sqrt } = Math;
-
 /** Classes: above what it reaches, the floor of a cell, beside its wall, and the wall where the film's fold held the ink. */
 const [BARE, FLOOR, BESIDE, WALL] = [0, 1, 2, 3] as const;
 /** How wide a wall and what lies beside it are, of a cell. */
@@ -36,11 +34,11 @@ export function crackle(wish: CrackleWish): Pattern {
 
 /** How much farther the second nearest centre is than the nearest, mm. */
 function wallDistance(x: number, y: number, round: number, { columns, wide, high, x: xs, y: ys }: Scattered): number {
-  const [column, row] = [floor(x / wide), floor(y / high)];
+  const [column, row] = [Math.floor(x / wide), Math.floor(y / high)];
   let [first, second] = [Infinity, Infinity];
   for (let up = row - 2; up <= row + 2; up += 1)
     for (let along = column - 2; along <= column + 2; along += 1) {
-      const turns = floor(along / columns);
+      const turns = Math.floor(along / columns);
       const at = (up + MARGIN) * columns + along - turns * columns;
       const across = xs[at] + turns * round - x;
       const off = across * across + (ys[at] - y) ** 2;
@@ -49,5 +47,5 @@ function wallDistance(x: number, y: number, round: number, { columns, wide, high
         first = off;
       } else if (off < second) second = off;
     }
-  return sqrt(second) - sqrt(first);
+  return Math.sqrt(second) - Math.sqrt(first);
 }

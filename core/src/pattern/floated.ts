@@ -1,8 +1,6 @@
 import { randomStream } from '../random';
 import type { FloatedWish, Pattern } from './pattern';
 
-const { max, sqrt } = Math;
-
 /**
  * Drops let fall on water one after the other. A drop of radius r at C pushes what floats at P to `C + (P − C)·√(1 + r²/|P − C|²)`,
  * which keeps every area (S. Lu et al., “Mathematical marbling”, IEEE Computer Graphics and Applications 32, 2012). Asked
@@ -11,7 +9,7 @@ const { max, sqrt } = Math;
  */
 export function floated({ colours, across, seed, round, tall }: FloatedWish): Pattern {
   const random = randomStream(seed * 104729 + 3);
-  const rounds = max(...colours.map(({ drops }) => drops));
+  const rounds = Math.max(...colours.map(({ drops }) => drops));
   const falls = Array.from({ length: rounds }, (_, turn) =>
     colours.flatMap(({ drops }, colour) => (turn < drops ? [colour] : [])),
   )
@@ -29,7 +27,7 @@ export function floated({ colours, across, seed, round, tall }: FloatedWish): Pa
         const dy = y - drop.y;
         const off = dx * dx + dy * dy;
         if (off < reach) return drop.colour + 1;
-        const nearer = sqrt(1 - reach / off);
+        const nearer = Math.sqrt(1 - reach / off);
         x = drop.x + dx * nearer;
         y = drop.y + dy * nearer;
       }

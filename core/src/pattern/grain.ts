@@ -2,8 +2,6 @@ import { randomStream } from '../random';
 import { noise, roundBetween } from './noise';
 import { levelsOf, type GrainWish, type Pattern } from './pattern';
 
-const { exp, max, sign, sqrt } = Math;
-
 /** mm that a long and a short stroke run on. */
 const LONG = 90;
 const SHORT = 14;
@@ -22,7 +20,7 @@ export function grain(wish: GrainWish): Pattern {
   const upwards = along === 'up';
   const knots = knotsOf(wish);
   // Lattices close round the wall: streaks side by side where the grain goes up, strokes end to end where it goes round.
-  const closes = (mm: number) => max(3, Math.round(round / mm));
+  const closes = (mm: number) => Math.max(3, Math.round(round / mm));
   const [streaks, wanders] = [closes(width), closes(WANDER.over)];
   const streak = (across: number, on: number, length: number, salt: number) =>
     upwards
@@ -31,14 +29,14 @@ export function grain(wish: GrainWish): Pattern {
   const value = (turn: number, up: number): number => {
     const [x, y] = [turn * round, up];
     let across = upwards ? x : y;
-    const on = max(0, upwards ? y : x);
+    const on = Math.max(0, upwards ? y : x);
     for (let i = 0; i < knots.length; i += 1) {
       const knot = knots[i];
       const side = upwards ? roundBetween(knot.x, x, round) : y - knot.y;
       const far = upwards ? y - knot.y : roundBetween(knot.x, x, round);
-      const off = sqrt((side / knot.half) ** 2 + (far / (DRAWN * knot.half)) ** 2);
+      const off = Math.sqrt((side / knot.half) ** 2 + (far / (DRAWN * knot.half)) ** 2);
       if (off < 0.7) return noise(off * 7, i, seed + 5);
-      if (off < 3) across -= sign(side) * knot.half * 0.7 * exp(-(off - 0.7));
+      if (off < 3) across -= Math.sign(side) * knot.half * 0.7 * Math.exp(-(off - 0.7));
     }
     const wander = upwards ? noise(0.37, on / WANDER.over, seed + 3) : noise((on / round) * wanders, 0.37, seed + 3, wanders);
     across += (wander - 0.5) * 2 * WANDER.widths * width;

@@ -1,10 +1,8 @@
-const { floor, imul } = Math;
-
 /** A value 0..1 of a lattice point, the same for the same seed. */
 export function chanceAt(x: number, y: number, seed: number): number {
-  let mixed = imul(x, 0x27d4eb2d) ^ imul(y, 0x165667b1) ^ imul(seed + 1, 0x9e3779b1);
-  mixed = imul(mixed ^ (mixed >>> 15), 0x85ebca6b);
-  mixed = imul(mixed ^ (mixed >>> 13), 0xc2b2ae35);
+  let mixed = Math.imul(x, 0x27d4eb2d) ^ Math.imul(y, 0x165667b1) ^ Math.imul(seed + 1, 0x9e3779b1);
+  mixed = Math.imul(mixed ^ (mixed >>> 15), 0x85ebca6b);
+  mixed = Math.imul(mixed ^ (mixed >>> 13), 0xc2b2ae35);
   return ((mixed ^ (mixed >>> 16)) >>> 0) / 4294967296;
 }
 
@@ -15,7 +13,7 @@ const eased = (t: number): number => t * t * (3 - 2 * t);
  * with slopes). It closes on itself along x after so many steps of the lattice; never, where that is 0.
  */
 export function noise(x: number, y: number, seed: number, period = 0): number {
-  const [floorX, low] = [floor(x), floor(y)];
+  const [floorX, low] = [Math.floor(x), Math.floor(y)];
   let left = floorX | 0;
   let right = left + 1;
   if (period > 0) {

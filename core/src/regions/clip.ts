@@ -1,8 +1,6 @@
 import polygonClipping from 'polygon-clipping';
 import type { Region, Ring } from './region';
 
-const { round } = Math;
-
 type Geometry = Parameters<typeof polygonClipping.union>[0];
 
 /** Thrown when two outlines meet in a way the clipping can't resolve; a tiny move of either helps. */
@@ -15,7 +13,7 @@ export class UnclearRegionError extends Error {
  * then are one, and differences between them are exact.
  */
 const GRID = 2 ** 20;
-export const onGrid = (value: number): number => round(value * GRID) / GRID;
+export const onGrid = (value: number): number => Math.round(value * GRID) / GRID;
 
 /** What is in either. */
 export const together = (regions: readonly Region[]): Region => work('union', regions);
@@ -55,4 +53,6 @@ function work(how: 'union' | 'difference' | 'intersection' | 'xor', regions: rea
 }
 
 const roundTo = (region: Region, grid: number): Region =>
-  region.map((polygon) => polygon.map((ring) => ring.map(([a, h]) => [round(a * grid) / grid, round(h * grid) / grid] as const)));
+  region.map((polygon) =>
+    polygon.map((ring) => ring.map(([a, h]) => [Math.round(a * grid) / grid, Math.round(h * grid) / grid] as const)),
+  );

@@ -1,8 +1,6 @@
 import { piecesOf, radiusOf, type Station } from '../vessel';
 import type { Region, Ring } from './region';
 
-const { abs, hypot, max, sqrt } = Math;
-
 /**
  * How much wall lies under a height, mm² a radian: the antiderivative of `r(h)·√(1+r'²)`. On each
  * cone piece r is linear, so this is a parabola.
@@ -25,7 +23,7 @@ function conePieces(stations: readonly Station[]): readonly ConePiece[] {
     const [radius, end] = [radiusOf(lower.circumference), radiusOf(upper.circumference)];
     const rise = upper.height - lower.height;
     const slope = (end - radius) / rise;
-    const piece = { from: lower.height, to: upper.height, radius, slope, stretch: hypot(1, slope), below, along };
+    const piece = { from: lower.height, to: upper.height, radius, slope, stretch: Math.hypot(1, slope), below, along };
     along += piece.stretch * rise;
     below += piece.stretch * ((radius + end) / 2) * rise;
     return piece;
@@ -74,10 +72,10 @@ export function wallMeasure(stations: readonly Station[]): {
       const one = edge(ring[i - 1][0], ring[i - 1][1], ring[i][0], ring[i][1]);
       const next = sum + one;
       // What rounding takes off each addition is added up too (A. Neumaier, ZAMM 54, 1974): rings have thousands of edges.
-      lost += abs(sum) >= abs(one) ? sum - next + one : one - next + sum;
+      lost += Math.abs(sum) >= Math.abs(one) ? sum - next + one : one - next + sum;
       sum = next;
     }
-    return abs(sum + lost);
+    return Math.abs(sum + lost);
   };
   return {
     areaOf: (region) => {
@@ -101,7 +99,7 @@ export function wallMeasure(stations: readonly Station[]): {
       const piece = pieces.find((one) => below <= under(one, one.to)) ?? pieces[pieces.length - 1];
       const wanted = (below - piece.below) / piece.stretch;
       // Solved for the side that needs no division by a slope near zero.
-      const root = sqrt(max(0, piece.radius ** 2 + 2 * piece.slope * wanted));
+      const root = Math.sqrt(Math.max(0, piece.radius ** 2 + 2 * piece.slope * wanted));
       return piece.from + (2 * wanted) / (piece.radius + root);
     },
   };

@@ -1,8 +1,6 @@
 import type { Station } from '../vessel';
 import type { Ring } from './region';
 
-const { abs, ceil, max } = Math;
-
 /** Longest piece of an edge that is drawn straight on a round wall. */
 const STEP = { degrees: 5, mm: 8 };
 
@@ -12,7 +10,7 @@ export function heightsBetween(stations: readonly Station[], from: number, to: n
   return stops.flatMap((stop, i) => {
     if (i === 0) return [stop];
     const before = stops[i - 1];
-    const steps = max(1, ceil((stop - before) / most));
+    const steps = Math.max(1, Math.ceil((stop - before) / most));
     return Array.from({ length: steps }, (_, step) => before + ((stop - before) * (step + 1)) / steps);
   });
 }
@@ -24,10 +22,10 @@ export function finely(ring: Ring, stations: readonly Station[], step = STEP): R
     const from = ring[i - 1];
     // Most edges of a motif are short already.
     if (isShort(from, to, stations, step)) return [to];
-    const pieces = ceil(max(abs(to[0] - from[0]) / step.degrees, 1));
+    const pieces = Math.ceil(Math.max(Math.abs(to[0] - from[0]) / step.degrees, 1));
     if (from[1] === to[1]) return between(from, to, pieces);
     const [low, high] = from[1] < to[1] ? [from[1], to[1]] : [to[1], from[1]];
-    const heights = heightsBetween(stations, low, high, max(step.mm, 0.01)).slice(1, -1);
+    const heights = heightsBetween(stations, low, high, Math.max(step.mm, 0.01)).slice(1, -1);
     const shares = [
       ...heights.map((mm) => (mm - from[1]) / (to[1] - from[1])),
       ...Array.from({ length: pieces }, (_, k) => (k + 1) / pieces),
@@ -37,7 +35,7 @@ export function finely(ring: Ring, stations: readonly Station[], step = STEP): R
 }
 
 function isShort(from: Ring[number], to: Ring[number], stations: readonly Station[], step: typeof STEP): boolean {
-  if (abs(to[0] - from[0]) > step.degrees || abs(to[1] - from[1]) > step.mm) return false;
+  if (Math.abs(to[0] - from[0]) > step.degrees || Math.abs(to[1] - from[1]) > step.mm) return false;
   for (const { height } of stations)
     if ((from[1] < height && to[1] > height) || (to[1] < height && from[1] > height)) return false;
   return true;

@@ -1,7 +1,5 @@
 import type { Region } from './region';
 
-const { ceil, max, min } = Math;
-
 /** How the wall lies in a picture: seam at both sides, rim at the top. */
 export interface WallPicture {
   /** pixels */
@@ -24,8 +22,8 @@ export function regionPixels(region: Region, { width, height, top, rowsPerMm }: 
         const [a1, h1] = ring[i];
         if (h0 === h1) continue;
         // Rows whose centre the edge passes, its lower end counted and its upper not.
-        const first = max(0, ceil((top - max(h0, h1)) * rowsPerMm - 0.5));
-        const last = min(height - 1, ceil((top - min(h0, h1)) * rowsPerMm - 0.5) - 1);
+        const first = Math.max(0, Math.ceil((top - Math.max(h0, h1)) * rowsPerMm - 0.5));
+        const last = Math.min(height - 1, Math.ceil((top - Math.min(h0, h1)) * rowsPerMm - 0.5) - 1);
         for (let row = first; row <= last; row += 1) {
           const share = (top - (row + 0.5) / rowsPerMm - h0) / (h1 - h0);
           const list = crossings.get(row);
@@ -42,8 +40,8 @@ export function regionPixels(region: Region, { width, height, top, rowsPerMm }: 
   for (const row of [...crossings.keys()].sort((a, b) => a - b)) {
     const columns = (crossings.get(row) ?? []).sort((a, b) => a - b);
     for (let pair = 0; pair + 1 < columns.length; pair += 2) {
-      const from = max(0, ceil(columns[pair] - 0.5));
-      const to = min(width, ceil(columns[pair + 1] - 0.5));
+      const from = Math.max(0, Math.ceil(columns[pair] - 0.5));
+      const to = Math.min(width, Math.ceil(columns[pair + 1] - 0.5));
       if (from >= to) continue;
       runs.push(row * width + from, row * width + to);
       count += to - from;

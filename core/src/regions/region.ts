@@ -1,5 +1,3 @@
-const { atan2, cos, hypot, max, min, sin } = Math;
-
 /** A point of the wall: degrees from the seam, mm above the foot. */
 export type WallPoint = readonly [angle: number, height: number];
 
@@ -41,10 +39,10 @@ export function boxOfRegion(region: Region): Box | null {
   if (region.length === 0) return null;
   const boxes = region.map(([outline]) => boxOf(outline));
   return {
-    left: min(...boxes.map((box) => box.left)),
-    right: max(...boxes.map((box) => box.right)),
-    bottom: min(...boxes.map((box) => box.bottom)),
-    top: max(...boxes.map((box) => box.top)),
+    left: Math.min(...boxes.map((box) => box.left)),
+    right: Math.max(...boxes.map((box) => box.right)),
+    bottom: Math.min(...boxes.map((box) => box.bottom)),
+    top: Math.max(...boxes.map((box) => box.top)),
   };
 }
 
@@ -88,8 +86,8 @@ export function edgesCross(polygon: RegionPolygon, box: Box, seam = true): boole
       const [a0, h0] = ring[i - 1];
       const [a1, h1] = ring[i];
       if (!seam && alongSeam(a0, a1)) continue;
-      if (max(a0, a1) < box.left || min(a0, a1) > box.right) continue;
-      if (max(h0, h1) < box.bottom || min(h0, h1) > box.top) continue;
+      if (Math.max(a0, a1) < box.left || Math.min(a0, a1) > box.right) continue;
+      if (Math.max(h0, h1) < box.bottom || Math.min(h0, h1) > box.top) continue;
       // All four corners on one side of the edge's line: it passes by.
       const side = (angle: number, height: number) => (a1 - a0) * (height - h0) - (h1 - h0) * (angle - a0);
       const corners = [
@@ -119,13 +117,13 @@ export function middleOf(region: Region): { readonly angle: number; readonly hei
     const size = (right - left) * (top - bottom);
     const half = ((right - left) * Math.PI) / 360;
     // An even stretch of a circle pulls towards its middle by sin(half)/half.
-    const pull = (size * sin(half)) / max(half, 1e-9);
+    const pull = (size * Math.sin(half)) / Math.max(half, 1e-9);
     const turn = ((left + right) * Math.PI) / 360;
-    x += pull * cos(turn);
-    y += pull * sin(turn);
+    x += pull * Math.cos(turn);
+    y += pull * Math.sin(turn);
     sum += size;
     up += (size * (bottom + top)) / 2;
   }
-  if (sum === 0 || hypot(x, y) < 0.15 * sum) return null;
-  return { angle: ((atan2(y, x) * 180) / Math.PI + 360) % 360, height: up / sum };
+  if (sum === 0 || Math.hypot(x, y) < 0.15 * sum) return null;
+  return { angle: ((Math.atan2(y, x) * 180) / Math.PI + 360) % 360, height: up / sum };
 }

@@ -2,8 +2,6 @@ import { gentler } from './gentler';
 import type { Flows } from './levelling';
 import type { WetGrid } from './wet-grid';
 
-const { max, min } = Math;
-
 /**
  * What is colour of what flows, mm³/s.
  * @param level nothing goes up or down: `out.up` stays as it is
@@ -38,8 +36,8 @@ function carriedUp({ columns, rows }: WetGrid, colour: Float64Array, speeds: Flo
   const last = rows * columns;
   // Past foot and rim it only runs off, as thick as it is there.
   for (let i = 0; i < columns; i += 1) {
-    out[i] = min(0, speeds[i]) * colour[i];
-    out[last + i] = max(0, speeds[last + i]) * colour[last - columns + i];
+    out[i] = Math.min(0, speeds[i]) * colour[i];
+    out[last + i] = Math.max(0, speeds[last + i]) * colour[last - columns + i];
   }
   for (let at = columns; at < last; at += 1) {
     const speed = speeds[at];

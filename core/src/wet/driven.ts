@@ -3,8 +3,6 @@ import type { Flows } from './levelling';
 import type { WarmAir } from './warm-air';
 import type { WetDrive, WetFilm } from './wet-film';
 
-const { sin } = Math;
-
 /** m/s² */
 const GRAVITY = 9.80665;
 /**
@@ -49,7 +47,7 @@ export class Driven implements Flows {
     const { drift, right, lean } = this;
     // ρg/μ in 1/(mm·s)
     const weight = (this.drive.density * GRAVITY) / viscosity;
-    const leaning = (weight * sin((this.drive.lean * Math.PI) / 180)) / 3;
+    const leaning = (weight * Math.sin((this.drive.lean * Math.PI) / 180)) / 3;
     for (let row = 0; row < rows; row += 1) {
       const [start, end] = [row * columns, (row + 1) * columns];
       const radius = grid.round[row] / (2 * Math.PI);

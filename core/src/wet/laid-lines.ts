@@ -1,8 +1,6 @@
 import { randomStream } from '../random';
 import { circumferenceAt, heightOf, type Station } from '../vessel';
 
-const { ceil, max, min, sin, sqrt, tan } = Math;
-
 /** How colour is laid into a wet film: lines foot to rim, rings, lines along an edge, or drops. */
 export type LayingWay = 'up' | 'round' | 'edge' | 'drops';
 
@@ -56,7 +54,7 @@ export function laidLines(laying: Laying, stations: readonly Station[]): readonl
 
 const reachOf = ({ reach }: Pick<Laying, 'reach'>, stations: readonly Station[]) => {
   const top = heightOf({ stations });
-  const [from, to] = reach === null ? [0, top] : [min(reach.from, top), min(reach.to, top)];
+  const [from, to] = reach === null ? [0, top] : [Math.min(reach.from, top), Math.min(reach.to, top)];
   return { from, to, top };
 };
 
@@ -73,10 +71,10 @@ function linesUp(laying: Laying, stations: readonly Station[]): readonly LaidLin
   return Array.from({ length: laying.count }, (_, i) => {
     const strays = wandering(laying.wander, random);
     const middle = ((i + 0.5) * 360) / laying.count;
-    const many = max(2, ceil((to - from) / EVERY) + 1);
+    const many = Math.max(2, Math.ceil((to - from) / EVERY) + 1);
     const points = Array.from({ length: many }, (_unused, n): [number, number] => {
       const height = from + ((to - from) * n) / (many - 1);
-      const aside = tan((laying.slope * Math.PI) / 180) * (height - (from + to) / 2) + strays(height);
+      const aside = Math.tan((laying.slope * Math.PI) / 180) * (height - (from + to) / 2) + strays(height);
       return [middle + (aside * 360) / circumferenceAt(stations, height), height];
     });
     return { points, stops };
@@ -91,12 +89,15 @@ function rings(laying: Laying, stations: readonly Station[]): readonly LaidLine[
     const phases = [2, 3, 5].map((waves) => ({
       waves,
       phase: random() * 2 * Math.PI,
-      part: laying.wander / sqrt(waves) / 1.7,
+      part: laying.wander / Math.sqrt(waves) / 1.7,
     }));
     const points = Array.from({ length: 360 / DEGREES + 1 }, (_unused, n): [number, number] => {
       const angle = n * DEGREES;
-      const astray = phases.reduce((sum, { waves, phase, part }) => sum + part * sin((waves * angle * Math.PI) / 180 + phase), 0);
-      return [angle, min(to, max(from, height + astray))];
+      const astray = phases.reduce(
+        (sum, { waves, phase, part }) => sum + part * Math.sin((waves * angle * Math.PI) / 180 + phase),
+        0,
+      );
+      return [angle, Math.min(to, Math.max(from, height + astray))];
     });
     return { points, stops: [false, false] };
   });
@@ -126,7 +127,7 @@ function drops(laying: Laying, stations: readonly Station[]): readonly LaidLine[
   const { from, to } = reachOf(laying, stations);
   const random = randomStream(laying.seed);
   // As many to a stretch of height as it is wide: a drop that falls where it is narrow is thrown again.
-  const widest = max(...stations.map(({ circumference }) => circumference));
+  const widest = Math.max(...stations.map(({ circumference }) => circumference));
   return Array.from({ length: laying.count }, () => {
     for (;;) {
       const height = from + random() * (to - from);
@@ -140,5 +141,5 @@ function drops(laying: Laying, stations: readonly Station[]): readonly LaidLine[
 function wandering(most: number, random: () => number): (along: number) => number {
   const waves = WAVES.map((length) => ({ length: length * (0.8 + 0.4 * random()), phase: random() * 2 * Math.PI }));
   return (along) =>
-    (most / WAVES.length) * waves.reduce((sum, { length, phase }) => sum + sin((2 * Math.PI * along) / length + phase), 0);
+    (most / WAVES.length) * waves.reduce((sum, { length, phase }) => sum + Math.sin((2 * Math.PI * along) / length + phase), 0);
 }

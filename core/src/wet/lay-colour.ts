@@ -4,8 +4,6 @@ import type { LaidLine } from './laid-lines';
 import type { WetFilm } from './wet-film';
 import { cellSize } from './wet-grid';
 
-const { floor, hypot, max, min, sqrt } = Math;
-
 /**
  * mm of line that still fall when the hand has come to a stop, and all land on one spot: a thread falls about 30 mm, in 0.08 s
  * (√(2h/g)), while a hand goes about 150 mm a second.
@@ -42,8 +40,8 @@ function lengthOf({ points }: LaidLine, stations: readonly Station[]): number {
   const top = heightOf({ stations });
   return points.slice(1).reduce((sum, [angle, height], i) => {
     const [before, below] = points[i];
-    const round = circumferenceAt(stations, min(top, max(0, (height + below) / 2)));
-    return sum + hypot(((angle - before) * round) / 360, height - below);
+    const round = circumferenceAt(stations, Math.min(top, Math.max(0, (height + below) / 2)));
+    return sum + Math.hypot(((angle - before) * round) / 360, height - below);
   }, 0);
 }
 
@@ -51,8 +49,9 @@ function lengthOf({ points }: LaidLine, stations: readonly Station[]): number {
 const HIGHEST = 1.2;
 
 /** mm that a ridge of so many mm² is wide at least, and a drop of so many mm³. */
-export const ridgeWidth = (section: number, width: number): number => max(width, (1.5 * section) / HIGHEST);
-export const dropWidth = (volume: number, width: number): number => max(width, 2 * sqrt((2 * volume) / (Math.PI * HIGHEST)));
+export const ridgeWidth = (section: number, width: number): number => Math.max(width, (1.5 * section) / HIGHEST);
+export const dropWidth = (volume: number, width: number): number =>
+  Math.max(width, 2 * Math.sqrt((2 * volume) / (Math.PI * HIGHEST)));
 
 /** What the cells within half a width of a line get of it, most in its middle. */
 function ridge(
@@ -64,25 +63,25 @@ function ridge(
   const weights = new Map<number, number>();
   const { columns, rows, rise, across } = grid;
   // No ridge is narrower than the cells it is drawn in.
-  const half = max(width, 2 * rise) / 2;
+  const half = Math.max(width, 2 * rise) / 2;
   const top = heightOf({ stations });
   const legs =
     points.length === 1 ? [[points[0], points[0]] as const] : points.slice(1).map((point, i) => [points[i], point] as const);
   for (const [[fromAngle, fromHeight], [toAngle, toHeight]] of legs) {
-    const low = max(0, floor((min(fromHeight, toHeight) - half) / rise));
-    const high = min(rows - 1, floor((max(fromHeight, toHeight) + half) / rise));
+    const low = Math.max(0, Math.floor((Math.min(fromHeight, toHeight) - half) / rise));
+    const high = Math.min(rows - 1, Math.floor((Math.max(fromHeight, toHeight) + half) / rise));
     for (let row = low; row <= high; row += 1) {
       const height = (row + 0.5) * rise;
       const wide = across[row];
-      const perDegree = circumferenceAt(stations, min(top, height)) / 360;
+      const perDegree = circumferenceAt(stations, Math.min(top, height)) / 360;
       const [x0, x1] = [fromAngle * perDegree, toAngle * perDegree];
-      const first = floor((min(x0, x1) - half) / wide);
-      const last = floor((max(x0, x1) + half) / wide);
+      const first = Math.floor((Math.min(x0, x1) - half) / wide);
+      const last = Math.floor((Math.max(x0, x1) + half) / wide);
       for (let column = first; column <= last; column += 1) {
         const off = offLine([(column + 0.5) * wide, height], [x0, fromHeight], [x1, toHeight]) / half;
         if (off >= 1) continue;
         const at = row * columns + (((column % columns) + columns) % columns);
-        weights.set(at, max(weights.get(at) ?? 0, 1 - off * off));
+        weights.set(at, Math.max(weights.get(at) ?? 0, 1 - off * off));
       }
     }
   }
@@ -91,7 +90,7 @@ function ridge(
 
 function spread({ grid, all, colour }: WetFilm, pot: number, weights: ReadonlyMap<number, number>, volume: number): void {
   let sum = 0;
-  for (const [at, weight] of weights) sum += weight * cellSize(grid, floor(at / grid.columns));
+  for (const [at, weight] of weights) sum += weight * cellSize(grid, Math.floor(at / grid.columns));
   if (sum === 0) return;
   for (const [at, weight] of weights) {
     colour[pot][at] += (weight * volume) / sum;

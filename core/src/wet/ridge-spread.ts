@@ -6,8 +6,6 @@ import { patchGrid, stretchGrid } from './wet-grid';
 import { covered } from './wet-measures';
 import { stillAfter } from './wet-wish';
 
-const { ceil, floor, max, min } = Math;
-
 /** Lines or drops side by side, each with its share of the wall; a record of plain numbers, so that it can be remembered. */
 export interface SpreadWish extends WetDrive {
   /** mm of the clear film */
@@ -32,16 +30,16 @@ const MOST_CELLS = { line: 80, drop: 10 } as const;
  * @returns 0 to 1
  */
 export function spreadCovers({ film: thickness, round, width, apart, amount, shape, ...drive }: SpreadWish): number {
-  const cells = max(8, min(MOST_CELLS[shape], ceil(apart / CELL)));
+  const cells = Math.max(8, Math.min(MOST_CELLS[shape], Math.ceil(apart / CELL)));
   const grid = shape === 'line' ? stretchGrid(apart, cells, round) : patchGrid(apart, cells, round);
   const film = clearFilm(grid, thickness, 1);
   const [cell] = grid.across;
   const laid = shape === 'line' ? ridgeWidth(amount, width) : dropWidth(amount, width);
-  const half = max(laid, 2 * cell) / 2;
+  const half = Math.max(laid, 2 * cell) / 2;
   const ridge = film.all.map((_, at) => {
     const aside = ((at % grid.columns) + 0.5) * cell - apart / 2;
-    const up = shape === 'line' ? 0 : (floor(at / grid.columns) + 0.5) * cell - apart / 2;
-    return max(0, 1 - (aside * aside + up * up) / (half * half));
+    const up = shape === 'line' ? 0 : (Math.floor(at / grid.columns) + 0.5) * cell - apart / 2;
+    return Math.max(0, 1 - (aside * aside + up * up) / (half * half));
   });
   const sum = ridge.reduce((all, part) => all + part, 0) * cell * (shape === 'line' ? 1 : cell);
   for (const [at, part] of ridge.entries()) {

@@ -1,7 +1,5 @@
 import type { WetColour } from './wet-colour';
 
-const { floor, max, min, sqrt } = Math;
-
 /**
  * Thicknesses of a film's pots told apart in steps, finer where they are thin: whatever has the same number looks the same, and
  * is worked out once.
@@ -15,7 +13,7 @@ export class ThicknessSteps {
     { colour }: Pick<WetColour, 'colour'>,
     private readonly steps: number,
   ) {
-    this.most = colour.map((pot) => pot.reduce((top, mm) => max(top, mm), 0));
+    this.most = colour.map((pot) => pot.reduce((top, mm) => Math.max(top, mm), 0));
   }
 
   /**
@@ -26,8 +24,8 @@ export class ThicknessSteps {
   numberOf(thickOf: (pot: number) => number, roundUp: (pot: number) => number): number {
     let number = 0;
     for (let pot = this.most.length - 1; pot >= 0; pot -= 1) {
-      const share = this.most[pot] > 0 ? sqrt(max(0, thickOf(pot)) / this.most[pot]) : 0;
-      number = number * (this.steps + 1) + min(this.steps, floor(share * this.steps + 1 - roundUp(pot)));
+      const share = this.most[pot] > 0 ? Math.sqrt(Math.max(0, thickOf(pot)) / this.most[pot]) : 0;
+      number = number * (this.steps + 1) + Math.min(this.steps, Math.floor(share * this.steps + 1 - roundUp(pot)));
     }
     return number;
   }
@@ -35,7 +33,7 @@ export class ThicknessSteps {
   /** mm of each pot that a number stands for. */
   thickOf(number: number): readonly number[] {
     return this.most.map((most, pot) => {
-      const step = floor(number / (this.steps + 1) ** pot) % (this.steps + 1);
+      const step = Math.floor(number / (this.steps + 1) ** pot) % (this.steps + 1);
       return (step / this.steps) ** 2 * most;
     });
   }

@@ -1,8 +1,6 @@
 import type { WetFilm } from './wet-film';
 import type { AirStroke } from './wet-wish';
 
-const { ceil, cos, max, min, sin } = Math;
-
 /** Warm air over a wet film for a while: how it drags at each cell, round and up, Pa, and how many times thinner the resin gets. */
 export interface WarmAir {
   readonly seconds: number;
@@ -22,16 +20,16 @@ const AROUND = 12;
 export function airOver({ grid, colour, all }: WetFilm, { seconds, towards }: AirStroke): WarmAir {
   const { columns, rows, across, rise } = grid;
   const blown = new Uint8Array(all.length);
-  const near = ceil(AROUND / rise);
+  const near = Math.ceil(AROUND / rise);
   for (let row = 0; row < rows; row += 1) {
-    const wide = min(columns >> 1, ceil(AROUND / across[row]));
+    const wide = Math.min(columns >> 1, Math.ceil(AROUND / across[row]));
     for (let i = 0; i < columns; i += 1) {
       if (!colour.some((pot) => pot[row * columns + i] > 0)) continue;
-      for (let up = max(0, row - near); up <= min(rows - 1, row + near); up += 1)
+      for (let up = Math.max(0, row - near); up <= Math.min(rows - 1, row + near); up += 1)
         for (let aside = -wide; aside <= wide; aside += 1) blown[up * columns + ((i + aside + columns) % columns)] = 1;
     }
   }
-  const [right, up] = [sin((towards * Math.PI) / 180), cos((towards * Math.PI) / 180)];
+  const [right, up] = [Math.sin((towards * Math.PI) / 180), Math.cos((towards * Math.PI) / 180)];
   return {
     seconds,
     right: Float64Array.from(blown, (is) => is * DRAG * right),

@@ -6,8 +6,6 @@ import { WetFlow } from './wet-flow';
 import { wetGrid, type WetGrid } from './wet-grid';
 import { stillAfter, type WetWish } from './wet-wish';
 
-const { sqrt } = Math;
-
 /** mm of a cell: lines are laid two wide at least, and are soon many wide */
 export const CELL = 2;
 
@@ -68,7 +66,7 @@ export function* wetColours(
     while (flow.seconds < until - 1e-9) {
       flow.step(until);
       // Steps grow with time, about as its root.
-      yield { share: sqrt(flow.seconds / last), wet: null };
+      yield { share: Math.sqrt(flow.seconds / last), wet: null };
     }
     const wet: WetColour = {
       grid,
@@ -79,7 +77,7 @@ export function* wetColours(
       all: Float32Array.from(film.all),
       lost: film.colour.map((pot, i) => (laid[i] - volumeOf(grid, pot)) / 1000),
     };
-    yield { share: last > 0 ? sqrt(flow.seconds / last) : 1, wet };
+    yield { share: last > 0 ? Math.sqrt(flow.seconds / last) : 1, wet };
   }
 }
 

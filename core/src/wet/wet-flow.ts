@@ -7,8 +7,6 @@ import { Levelling, type Flows } from './levelling';
 import type { WarmAir } from './warm-air';
 import type { WetDrive, WetFilm } from './wet-film';
 
-const { ceil, max, min } = Math;
-
 /** N/m: laminating epoxies lie at 0.030–0.045 */
 const TENSION = 0.035;
 /** Nothing crosses more of a cell in a step than this. */
@@ -70,7 +68,7 @@ export class WetFlow {
     this.moved = { right: new Float64Array(film.all.length), up: new Float64Array(film.all.length + film.grid.columns) };
     this.movedRound = { right: this.moved.right, up: new Float64Array(this.moved.up.length) };
     this.driven.work(this.viscosityAt(0), 0, air);
-    this.drifts = min(FIRST, MOST_OF_A_CELL / max(1, drivenFastest(film, this.driven, 0)));
+    this.drifts = Math.min(FIRST, MOST_OF_A_CELL / Math.max(1, drivenFastest(film, this.driven, 0)));
   }
 
   /** Pa·s, so many seconds after it was laid. */
@@ -86,14 +84,14 @@ export class WetFlow {
       return;
     }
     const air = this.air !== null && this.seconds < this.air.seconds ? this.air : null;
-    const left = (air ? min(until, air.seconds) : until) - this.seconds;
-    const { seconds, parts, levels } = this.stepWithin(min(left, this.longest / this.finer), air);
+    const left = (air ? Math.min(until, air.seconds) : until) - this.seconds;
+    const { seconds, parts, levels } = this.stepWithin(Math.min(left, this.longest / this.finer), air);
     this.level(seconds);
     for (let part = 0; part < parts; part += 1) this.drift(seconds / parts, air);
     this.seconds += seconds;
     this.steps += 1;
-    const longer = max(this.longest, seconds * this.finer) * GROWS;
-    this.longest = min(LONGEST, longer, levels > 0 ? MOST_OF_A_CELL / levels : LONGEST);
+    const longer = Math.max(this.longest, seconds * this.finer) * GROWS;
+    this.longest = Math.min(LONGEST, longer, levels > 0 ? MOST_OF_A_CELL / levels : LONGEST);
   }
 
   /**
@@ -102,8 +100,8 @@ export class WetFlow {
    */
   private stepWithin(most: number, air: WarmAir | null): { seconds: number; parts: number; levels: number } {
     for (let within = most; ; within /= SHORTER) {
-      const parts = max(1, min(air ? 1 : MOST_PARTS, ceil(within / this.drifts)));
-      const seconds = min(within, parts * this.drifts);
+      const parts = Math.max(1, Math.min(air ? 1 : MOST_PARTS, Math.ceil(within / this.drifts)));
+      const seconds = Math.min(within, parts * this.drifts);
       // As thick as it is in the middle of the step.
       this.viscosity = this.viscosityAt(this.seconds + seconds / 2);
       const levels = this.levelled(seconds, air);
@@ -130,7 +128,7 @@ export class WetFlow {
     this.drifted += this.turning * seconds;
     if (this.looks % LOOK_EVERY === 0) {
       const fastest = drivenFastest(film, driven, this.turning);
-      this.drifts = (fastest > 0 ? min(LONGEST, MOST_OF_A_CELL / fastest) : LONGEST) / this.finer;
+      this.drifts = (fastest > 0 ? Math.min(LONGEST, MOST_OF_A_CELL / fastest) : LONGEST) / this.finer;
     }
     this.looks += 1;
   }

@@ -1,7 +1,5 @@
 import { circumferenceAt, heightOf, type Station } from '../vessel';
 
-const { ceil, hypot, max, min } = Math;
-
 /** The wall in cells: columns round the cup from the seam, rows from the foot up. Lengths mm. */
 export interface WetGrid {
   readonly columns: number;
@@ -29,15 +27,15 @@ const LEAST_ACROSS = 0.05;
  */
 export function wetGrid(stations: readonly Station[], cell: number): WetGrid {
   const height = heightOf({ stations });
-  const widest = max(...stations.map(({ circumference }) => circumference));
-  const columns = max(16, ceil(widest / cell));
-  const rows = max(4, ceil(height / cell));
+  const widest = Math.max(...stations.map(({ circumference }) => circumference));
+  const columns = Math.max(16, Math.ceil(widest / cell));
+  const rows = Math.max(4, Math.ceil(height / cell));
   const rise = height / rows;
-  const roundAt = (mm: number) => max(LEAST_ACROSS * columns, circumferenceAt(stations, min(height, mm)));
+  const roundAt = (mm: number) => Math.max(LEAST_ACROSS * columns, circumferenceAt(stations, Math.min(height, mm)));
   const across = Float64Array.from({ length: rows }, (_, row) => roundAt((row + 0.5) * rise) / columns);
   const along = Float64Array.from({ length: rows }, (_, row) => {
     const wider = (roundAt((row + 1) * rise) - roundAt(row * rise)) / (2 * Math.PI);
-    return hypot(rise, wider);
+    return Math.hypot(rise, wider);
   });
   const edge = Float64Array.from({ length: rows + 1 }, (_, row) => roundAt(row * rise) / columns);
   const step = edge.map((width, row) => (row > 0 && row < rows ? width / ((along[row - 1] + along[row]) / 2) : 0));

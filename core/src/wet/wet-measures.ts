@@ -1,8 +1,6 @@
 import type { WetColour } from './wet-colour';
 import { cellSize } from './wet-grid';
 
-const { floor, max, min } = Math;
-
 /** Share of a pot's most across a row from which on colour is of a line, and no longer a breath between two. */
 const OF_A_LINE = 0.25;
 /** Share of the colour at a spot that a second pot has to be, for two to have run into each other. */
@@ -38,7 +36,7 @@ export function covered(thick: ArrayLike<number>, sizeOf: (at: number) => number
   let [wall, sum, squares] = [0, 0, 0];
   for (let at = 0; at < thick.length; at += 1) {
     const size = sizeOf(at);
-    const mm = max(0, thick[at]);
+    const mm = Math.max(0, thick[at]);
     wall += size;
     sum += mm * size;
     squares += mm * mm * size;
@@ -52,8 +50,8 @@ export function wetMeasures(wet: WetColour, reach: { readonly from: number; read
   const { columns, rows, across, rise } = grid;
   const floating = new Float64Array(columns * rows);
   for (const pot of colour) for (let at = 0; at < floating.length; at += 1) floating[at] += pot[at];
-  const sizeOf = (at: number) => cellSize(grid, floor(at / columns));
-  const most = floating.reduce((top, mm) => max(top, mm), 0);
+  const sizeOf = (at: number) => cellSize(grid, Math.floor(at / columns));
+  const most = floating.reduce((top, mm) => Math.max(top, mm), 0);
   let [both, all] = [0, 0];
   for (let at = 0; at < floating.length; at += 1) {
     const size = sizeOf(at);
@@ -61,8 +59,8 @@ export function wetMeasures(wet: WetColour, reach: { readonly from: number; read
     if (floating[at] <= OF_A_LINE * most) continue;
     if (colour.filter((pot) => pot[at] >= MEETS * floating[at]).length > 1) both += size;
   }
-  const [low, high] = reach === null ? [0, rows * rise] : [reach.from, min(rows * rise, reach.to)];
-  const middle = max(0, min(rows - 1, floor((low + high) / 2 / rise)));
+  const [low, high] = reach === null ? [0, rows * rise] : [reach.from, Math.min(rows * rise, reach.to)];
+  const middle = Math.max(0, Math.min(rows - 1, Math.floor((low + high) / 2 / rise)));
   // Of each pot by itself: where two colours touch, each is a line still.
   const rowsOf = colour.map((pot) => pot.subarray(middle * columns, (middle + 1) * columns));
   const lines = rowsOf.reduce((sum, row) => sum + linesIn(row), 0);
@@ -74,18 +72,18 @@ export function wetMeasures(wet: WetColour, reach: { readonly from: number; read
     lines,
     heads: headsOf(wet, floating, low, high),
     most,
-    drifted: (wet.drifted / 360) * max(...across) * columns,
+    drifted: (wet.drifted / 360) * Math.max(...across) * columns,
     lost: wet.lost.reduce((sum, ml) => sum + ml, 0),
   };
 }
 
 /** Stretches of colour round the cup; one that goes all round is one. */
 function linesIn(row: Float32Array): number {
-  const least = OF_A_LINE * row.reduce((most, mm) => max(most, mm), 0);
+  const least = OF_A_LINE * row.reduce((most, mm) => Math.max(most, mm), 0);
   if (least <= 0) return 0;
   let begun = 0;
   for (let n = 0; n < row.length; n += 1) if (row[n] >= least && row[(n + row.length - 1) % row.length] < least) begun += 1;
-  return max(1, begun);
+  return Math.max(1, begun);
 }
 
 function headsOf({ grid }: WetColour, floating: Float64Array, low: number, high: number): number {
@@ -99,5 +97,5 @@ function headsOf({ grid }: WetColour, floating: Float64Array, low: number, high:
   const inside = all.filter(({ height }) => height > low + END && height < high - END).map(({ volume }) => volume);
   const ends = all.filter(({ height }) => height <= low + END || height >= high - END).map(({ volume }) => volume);
   const usual = inside.sort((a, b) => a - b).at(inside.length >> 1) ?? 0;
-  return usual > 0 ? max(...ends) / usual : 1;
+  return usual > 0 ? Math.max(...ends) / usual : 1;
 }
