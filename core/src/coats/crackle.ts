@@ -1,3 +1,4 @@
+import { MOST_CRACKLE_ML } from '../design';
 import { wholeShares } from '../pattern';
 import { itemOf } from '../stock';
 import { lengthText } from '../units';
@@ -24,7 +25,7 @@ export const crackle: CoatKind<'crackle'> = {
     note: '',
     on: 'all',
     ink: shelf.find(({ kind }) => kind === 'ink')?.id ?? NOTHING,
-    ml: Math.min(20, Math.max(0.2, Math.round((wallArea(stations) * UNDER_FILM) / 0.5) / 20)),
+    ml: Math.min(MOST_CRACKLE_ML, Math.max(0.2, Math.round((wallArea(stations) * UNDER_FILM) / 0.5) / 20)),
     thinned: 6,
     cell: 14,
     seed: 1,
@@ -36,13 +37,11 @@ export const crackle: CoatKind<'crackle'> = {
     const reach = reachOf(coat.ml, stations);
     const inkMl = coat.ml / (1 + coat.thinned);
     const wish = { kind: 'crackle' as const, ...wallOf(context), cell: coat.cell, reach, seed: coat.seed };
-    const pattern = { wish, films: ink ? filmsOf() : [null, null, null, null] };
-    function filmsOf() {
-      const [, floor, beside, wall] = wholeShares(wish, stations);
-      // All of the ink is there, wherever the film pressed it.
-      const mean = (10 * inkMl) / wallArea(stations) / (floor * FLOOR + beside * BESIDE + wall * WALL);
-      return [null, ...[FLOOR, BESIDE, WALL].map((own) => (ink ? context.light.tint(ink, NEAT, own * mean) : null))];
-    }
+    const [, floor, beside, wall] = wholeShares(wish, stations);
+    // All of the ink is there, wherever the film pressed it.
+    const mean = (10 * inkMl) / wallArea(stations) / (floor * FLOOR + beside * BESIDE + wall * WALL);
+    const films = [FLOOR, BESIDE, WALL].map((own) => (ink ? context.light.tint(ink, NEAT, own * mean) : null));
+    const pattern = { wish, films: [null, ...films] };
     const days = Math.round((inThisRoom(DAYS * 1440, context) / 1440) * 2) / 2;
     return {
       grounds: patterned(grounds, places, pattern, context),

@@ -1,4 +1,4 @@
-import { dropsOf } from '../design';
+import { dropsOf, MOST_SURFACE_DROPS } from '../design';
 import { itemOf } from '../stock';
 import { countText, lengthText, listText } from '../units';
 import { wallArea } from '../vessel';
@@ -28,7 +28,7 @@ export const grain: CoatKind<'grain'> = {
     'Two to four tones of ink drawn out with a nearly dry flat brush, as wood has them, with knots where the brush goes round.',
   start: ({ shelf, stations }) => {
     const [first, second] = shelf.filter(({ kind }) => kind === 'ink');
-    const drops = Math.min(60, Math.max(1, Math.round(wallArea(stations) / DRAWN_OUT / 2)));
+    const drops = Math.min(MOST_SURFACE_DROPS, Math.max(1, Math.round(wallArea(stations) / DRAWN_OUT / 2)));
     return {
       kind: 'grain',
       note: '',

@@ -66,11 +66,14 @@ interface Inks {
 }
 /** another one is another hand, or another bowl of water */
 const seed = z.int().min(0).max(999999).default(1);
+/** The most drops that are counted out for one coat on a surface, and the most ml of thinned ink that a film holds. */
+export const MOST_SURFACE_DROPS = 60;
+export const MOST_CRACKLE_ML = 20;
 /** counted for the whole coat */
 const drops = z
   .int('Count whole drops.')
   .min(1, 'One drop at least; without any, take the colour out.')
-  .max(60, 'Over 60 drops nobody counts right: take fewer areas at a time.');
+  .max(MOST_SURFACE_DROPS, `Over ${MOST_SURFACE_DROPS} drops nobody counts right: take fewer areas at a time.`);
 /** The most tones or colours that are laid straight on a surface at once. */
 export const MOST_TONES = 4;
 const alsoDropped = z
@@ -178,7 +181,10 @@ export const coatSchemas = {
   crackle: somewhere('crackle').extend({
     ink: item,
     /** of thinned ink */
-    ml: z.number().min(0.2, 'Under 0.2 ml nothing rises.').max(20, 'Over 20 ml runs out of the film.'),
+    ml: z
+      .number()
+      .min(0.2, 'Under 0.2 ml nothing rises.')
+      .max(MOST_CRACKLE_ML, `Over ${MOST_CRACKLE_ML} ml runs out of the film.`),
     /** parts of thinner to one of ink */
     thinned: z.number().min(0, 'No thinner is 0.').max(40, 'So thin it leaves no colour: at most 40 parts.'),
     cell: z.number().min(3, 'No film folds finer than 3 mm.').max(60, 'Folds are at most 60 mm apart.'),

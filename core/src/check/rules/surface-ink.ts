@@ -1,5 +1,5 @@
 import { mlToReach } from '../../coats';
-import { itemsOfCoat, isFilm } from '../../design';
+import { isFilm, itemsOfCoat, MOST_CRACKLE_ML } from '../../design';
 import { hasSolvent } from '../../ink';
 import { itemOf } from '../../stock';
 import { listText } from '../../units';
@@ -11,11 +11,9 @@ export const surfaceInkUnsealed: Rule = {
   find: (facts) =>
     stepsOfKind(facts, 'grain', 'crackle', 'floated').flatMap(({ coat, index, planned }) => {
       const after = facts.steps.slice(index + 1);
-      const film = after.find((step) => isFilm(step.coat));
-      const sealed = after.some(
-        (step) => step.coat.kind === 'seal' && (film === undefined || after.indexOf(step) < after.indexOf(film)),
-      );
-      if (film === undefined || sealed) return [];
+      // Whichever of the two comes first: a seal, or the resin it is for.
+      const film = after.find((step) => isFilm(step.coat) || step.coat.kind === 'seal');
+      if (film === undefined || film.coat.kind === 'seal') return [];
       const inks = itemsOfCoat(coat).map(({ id }) => itemOf(facts.workshop.shelf, id, 'ink'));
       // Floated colours are oily whatever they are thinned with.
       if (coat.kind !== 'floated' && inks.every((ink) => ink !== undefined && !hasSolvent(ink))) return [];
@@ -58,9 +56,6 @@ export const surfaceInkOnRough: Rule = {
     }),
 };
 
-/** ml that a film holds. */
-const MOST_ML = 20;
-
 /** Film-wrapped ink that reaches none of its areas. */
 export const crackleFallsShort: Rule = {
   name: 'crackle falls short',
@@ -82,7 +77,9 @@ export const crackleFallsShort: Rule = {
           says: `${coat.ml} ml of ink don’t reach ${listText(short)}.`,
           why: 'Under the film ink rises from the foot as far as there is enough of it. Take more, or leave what lies higher out.',
           fix:
-            ml > coat.ml && ml <= MOST_ML ? { does: 'set coat' as const, label: `Take ${ml} ml`, coat: { ...coat, ml } } : null,
+            ml > coat.ml && ml <= MOST_CRACKLE_ML
+              ? { does: 'set coat' as const, label: `Take ${ml} ml`, coat: { ...coat, ml } }
+              : null,
         },
       ];
     }),
