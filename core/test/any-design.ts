@@ -39,6 +39,16 @@ const coat = (on: fc.Arbitrary<unknown>) =>
       thickness: film,
       load: fc.oneof(fc.double({ min: 0, max: 25, noNaN: true }), fc.constant(0)),
     }),
+    fc.record({
+      kind: fc.constant('ink'),
+      on,
+      resin: item('resin'),
+      ink: item('ink'),
+      thickness: film,
+      load: fc.constantFrom(0, 2, 8),
+      upper: fc.constantFrom(0, 1, 12),
+      pots: fc.constantFrom(2, 5),
+    }),
     fc.record({ kind: fc.constant('sand') }),
     fc.record({
       kind: fc.constant('decal'),

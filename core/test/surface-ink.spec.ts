@@ -90,8 +90,10 @@ describe('a pattern of ink', () => {
     fc.assert(
       fc.property(grainWish, (wish) => {
         const [bare, ...tones] = wholeShares(wish, stations);
-        wish.shares.forEach((share, i) => expect(Math.abs(tones[2 * i] + tones[2 * i + 1] - share)).toBeLessThan(0.05));
-        expect(Math.abs(bare - (1 - wish.shares.reduce((sum, share) => sum + share, 0)))).toBeLessThan(0.05);
+        // Rings of 0.4 mm are measured by some 90 rows of cells: that is a coin tossed 90 times.
+        const near = wish.width < 1 ? 0.1 : 0.05;
+        wish.shares.forEach((share, i) => expect(Math.abs(tones[2 * i] + tones[2 * i + 1] - share)).toBeLessThan(near));
+        expect(Math.abs(bare - (1 - wish.shares.reduce((sum, share) => sum + share, 0)))).toBeLessThan(near);
       }),
       { numRuns: 8 },
     );

@@ -1,5 +1,5 @@
-import { amountUsed, batchFor, type Batch, type PlannedCoat, type PlannedDrops } from '../coats';
-import { inksOf, type Coat, type Design, type Workshop } from '../design';
+import { amountUsed, batchFor, inAll, measuredOut, potsBeside, type Batch, type PlannedCoat, type PlannedDrops } from '../coats';
+import { gradedLoads, inksOf, type Coat, type CoatOf, type Design, type Workshop } from '../design';
 import { dropsFor } from '../ink';
 import { materialsOf, type Plan, type PlanTotals } from '../plan';
 import { itemOf } from '../stock';
@@ -36,11 +36,19 @@ export function cupsAtOnce(plan: Plan, { coats }: Pick<Design, 'coats'>, worksho
 }
 
 function coatOn(planned: PlannedCoat, coat: Coat, { shelf, settings }: Workshop, cups: number): CoatOnCups {
-  const { area, thickness, mix, pours, uses, drops, strings, handsOn } = planned;
+  const { area, thickness, mix, pours, uses, drops, strings, graded, handsOn } = planned;
   const resin = 'resin' in coat && coat.resin !== null ? itemOf(shelf, coat.resin, 'resin') : undefined;
   const batch =
     resin && mix && area !== null && thickness !== null
-      ? batchFor({ area: cups * area, thickness, fill: cups * mix.fill, held: cups * mix.held }, resin, settings)
+      ? batchFor(
+          { area: cups * area, thickness, fill: cups * mix.fill, held: cups * mix.held, pots: potsBeside(graded?.pots ?? null) },
+          resin,
+          settings,
+        )
+      : null;
+  const parted =
+    graded && batch && coat.kind === 'ink'
+      ? measuredOut(graded.pots, batch.each.mix - batch.each.held, inksInPots(coat, drops, shelf))
       : null;
   return {
     batch,
@@ -49,7 +57,9 @@ function coatOn(planned: PlannedCoat, coat: Coat, { shelf, settings }: Workshop,
       area: area === null ? null : cups * area,
       handsOn: cups * handsOn,
       mix: batch?.each ?? mix,
+      graded: parted,
       drops: drops.map((one, at) => {
+        if (parted) return { ...one, ...inAll(parted, at) };
         const ml = batch?.each.mix ?? cups * (strings?.pots.at(at)?.ml ?? 0);
         return ml > 0 ? dosed(one, coat, ml, shelf) : one;
       }),
@@ -73,6 +83,13 @@ function coatOn(planned: PlannedCoat, coat: Coat, { shelf, settings }: Workshop,
     },
   };
 }
+
+/** The inks of a coat that changes on the way up, as its pots are mixed with them. */
+const inksInPots = (coat: CoatOf<'ink'>, drops: readonly PlannedDrops[], shelf: Workshop['shelf']) =>
+  drops.map(({ item }) => ({
+    dropMl: itemOf(shelf, item, 'ink')?.dropMl ?? 0,
+    loads: gradedLoads(coat)[inksOf(coat).findIndex(({ ink }) => ink === item)],
+  }));
 
 /** The load follows the drops that are counted into a pot. */
 function dosed(drops: PlannedDrops, coat: Coat, ml: number, shelf: Workshop['shelf']): PlannedDrops {

@@ -9,6 +9,7 @@ import { decalOnGlitter } from './rules/decal-on-glitter';
 import { fadeBaseShows, fadeOpenTime, fadeShows } from './rules/fades';
 import { fastGlue } from './rules/fast-glue';
 import { glitterWithoutGlue } from './rules/glitter-without-glue';
+import { gradedAlike } from './rules/graded-alike';
 import { inkLoad } from './rules/ink-load';
 import { pressChunky } from './rules/press-chunky';
 import { room } from './rules/room';
@@ -85,6 +86,7 @@ export const rules: readonly Rule[] = [
   pearlOnLight,
   seeThroughGround,
   inkLoad,
+  gradedAlike,
   unsealedGlitter,
   lightBeforeDark,
   motifShows,

@@ -20,12 +20,12 @@ export interface Batch {
 
 /** The fewest pots, each on the cup before it goes off in this room; one where no number of them is. */
 export function batchFor(
-  { area, thickness, fill, held = 0 }: ToCover,
+  { area, thickness, fill, held = 0, pots: parted = 0 }: ToCover,
   resin: ItemOf<'resin'>,
   settings: Pick<Settings, 'resinStep' | 'celsius'>,
 ): Batch {
   const inPots = (pots: number): Batch => {
-    const each = mixOf(resin, { area: area / pots, thickness, fill: fill / pots, held: held / pots }, settings);
+    const each = mixOf(resin, { area: area / pots, thickness, fill: fill / pots, held: held / pots, pots: parted }, settings);
     const [lasts, takes] = [potLifeAt(resin.potLife, each.mix, settings.celsius), spreadMinutes(area / pots)];
     return { pots, each, lasts, takes, inTime: lasts >= takes };
   };

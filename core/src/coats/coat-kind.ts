@@ -1,6 +1,6 @@
 import type { Spectrum } from '../colour';
 import type { CoatedWhere, CoatHeights, CoatKindName, CoatOf, Settings } from '../design';
-import { liesBetween, type CupPlaces } from '../layout';
+import { liesBetween, type CoatLevels, type CupPlaces } from '../layout';
 import { cureFactor } from '../resin';
 import type { ItemOf, ShelfItem } from '../stock';
 import type { Station } from '../vessel';
@@ -33,6 +33,7 @@ export interface CoatContext extends CupPlaces {
   /** places that a mask keeps covered while this coat is laid */
   readonly covered: ReadonlySet<string>;
   readonly stations: readonly Station[];
+  readonly levels: CoatLevels;
 }
 
 /** What a soft coat still needs; of resin also when it is tacky, for what is laid on it then. */
@@ -93,6 +94,7 @@ export function bodyOf(body: Pick<CoatBody, 'title' | 'does' | 'waitsFor' | 'han
     drops: [],
     strings: null,
     pattern: null,
+    graded: null,
     uses: [],
     cautions: [],
     ...body,

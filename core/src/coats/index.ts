@@ -7,6 +7,7 @@ export { createCoatLayer, stepsOf, type Step } from './lay-coats';
 export { rememberedLight, type Light } from './light';
 export * from './batch';
 export { mixOf, type ToCover } from './mixing';
+export { inAll, measuredOut, potsBeside } from './graded';
 export { heldDepth } from './glitter';
 export { intoWet } from './resin';
 export { seenThrough, throughGloss } from './seen-through';

@@ -1,7 +1,7 @@
 import type { AreaId } from '../areas';
-import type { CoatId, CoatKindName } from '../design';
+import type { CoatHeights, CoatId, CoatKindName } from '../design';
 import type { Film } from '../colour';
-import type { InkDose, InkEffect } from '../ink';
+import type { GradedPot, GradedPots, InkDose, InkEffect } from '../ink';
 import type { PatternWish } from '../pattern';
 import type { ShelfItemId, ShelfKind } from '../stock';
 import type { WetDrive } from '../wet';
@@ -85,6 +85,19 @@ export interface LaidPattern {
   readonly films: readonly (Film | null)[];
 }
 
+/** Tinted resin whose load changes on the way up: what is stirred for what is stirred, and the pots mixed from it. */
+export interface PlannedGrade extends GradedPots {
+  readonly pots: readonly PlannedGradePot[];
+}
+
+export interface PlannedGradePot extends GradedPot {
+  readonly heights: CoatHeights;
+  readonly on: readonly string[];
+  /** of the coat's resin, and of that the upper end's */
+  readonly share: number;
+  readonly upper: number;
+}
+
 export interface PlannedCoat {
   readonly id: CoatId;
   readonly kind: CoatKindName;
@@ -104,6 +117,8 @@ export interface PlannedCoat {
   readonly strings: LaidStrings | null;
   /** how ink or pearl lies on the surface itself; null of every other coat */
   readonly pattern: LaidPattern | null;
+  /** how its load changes on the way up; null where all of it is one pot */
+  readonly graded: PlannedGrade | null;
   readonly uses: readonly PlannedUse[];
   /** minutes at the bench, and minutes to wait after */
   readonly handsOn: number;

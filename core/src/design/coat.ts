@@ -31,6 +31,8 @@ const angle = z
 const share = z.number().min(1, 'At least 1 %.').max(99, 'At most 99 %: something always shows between.');
 /** % of the resin’s volume */
 const load = z.number().min(0, 'A load can’t be negative.').max(25, 'Over 25 % the resin is more ink than resin.');
+/** The most pots that a coat's load changes over. */
+export const MOST_GRADES = 12;
 /** The most inks in one pot. */
 export const MOST_INKS = 3;
 const shows = z.string().trim().min(1, 'Say what it shows.').max(60, 'Keep it under 60 letters.');
@@ -114,9 +116,17 @@ export const coatSchemas = {
       load,
       /** further inks in the same pot */
       also: z
-        .array(z.strictObject({ ink: item, load }))
+        .array(z.strictObject({ ink: item, load, upper: load.optional() }))
         .max(MOST_INKS - 1, `${MOST_INKS} inks in one pot are the most: more is mud.`)
         .optional(),
+      /** pots that the load changes in, on the way up; left out, all of it is one pot */
+      pots: z
+        .int('Pots are whole.')
+        .min(2, 'One pot is one load: take at least two.')
+        .max(MOST_GRADES, `More than ${MOST_GRADES} pots no hand lays while they are wet.`)
+        .optional(),
+      /** load at the upper end; left out, the same as at the lower */
+      upper: load.optional(),
     })
     .refine(eachInkOnce, twice),
   strings: everywhere('strings')

@@ -1,6 +1,7 @@
 export * from './blend';
 export * from './coat';
 export * from './items-of-coat';
+export * from './graded-ink';
 export * from './exception';
 export * from './fade';
 export * from './practice';

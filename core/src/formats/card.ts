@@ -17,6 +17,7 @@ import {
   type Units,
 } from '../units';
 import { baseWords, madeFirstWords, potRecipe, pouringOrder, strewnSpan } from './fade-words';
+import { gradedLines } from './graded-lines';
 
 /** The printed recipe as text in its places; every figure is already in the maker's units. */
 export interface Card {
@@ -188,12 +189,13 @@ export function amountLines(coat: PlannedCoat, units: Units, fades: Plan['fades'
     lines.push(`${named}: A ${part(mix.a, mix.aGrams)} + B ${part(mix.b, mix.bGrams)} = ${amountText(mix.mix, units, whole)}`);
     if (mix.fill > 0.05) lines.push(`${amountText(mix.fill, units, whole)} of it sinks into the glitter`);
   }
-  coat.drops.forEach(({ count, dose, ink, load }, at) => {
+  (coat.graded ? [] : coat.drops).forEach(({ count, dose, ink, load }, at) => {
     const pot = coat.strings?.pots.at(at);
     lines.push(
       `${pot ? `${amountText(pot.ml, { ...units, amount: 'ml' }, 1)} held back: ` : ''}${countText(count, dose)} of ${ink}, ${percentText(load / 100, 1)} load`,
     );
   });
+  if (coat.graded) lines.push(...gradedLines(coat.graded, coat.drops, units));
   for (const { reads, name, counted } of coat.uses) lines.push(`${counted ? '' : 'about '}${reads} of ${name}`);
   const pots = fades.flatMap(({ laid }) => laid?.pots ?? []);
   for (const pour of coat.pours) {

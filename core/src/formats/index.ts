@@ -1,6 +1,7 @@
 export * from './design-file';
 export * from './json-schema';
 export * from './card';
+export * from './graded-lines';
 export * from './fade-words';
 export * from './card-text';
 export * from './cup-drawing';

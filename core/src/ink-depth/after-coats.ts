@@ -43,14 +43,17 @@ export function afterCoats(design: Design, workshop: Workshop, id: CoatId): read
   if (!coat) return [];
   const plans = coatCounts.map((times) => trialPlan(laidTimes(design, coat, times), workshop));
   const under = groundsUnder(design, workshop, id);
-  const inks = (plans[0].coats.at(-1)?.drops ?? []).flatMap(({ item, load }) => {
-    const ink = itemOf(workshop.shelf, item, 'ink');
-    return ink ? [{ ink, load }] : [];
-  });
-  const films = [1 - UNEVEN, 1 + UNEVEN].map((share) => potFilm(inks, coat.thickness * share));
+  const laid = plans[0].coats.at(-1);
+  const inksOn = (place: string) => {
+    const loads = laid?.graded?.pots.find(({ on }) => on.includes(place))?.loads;
+    return (laid?.drops ?? []).flatMap(({ item, load }, at) => {
+      const ink = itemOf(workshop.shelf, item, 'ink');
+      return ink ? [{ ink, load: loads?.[at] ?? load }] : [];
+    });
+  };
   return placesOf(plans[0], coat).map(({ id: place, name }) => {
-    const [thin, thick] = films.map((film) => {
-      const seen = layOver(film, under[place].spectrum);
+    const [thin, thick] = [1 - UNEVEN, 1 + UNEVEN].map((share) => {
+      const seen = layOver(potFilm(inksOn(place), coat.thickness * share), under[place].spectrum);
       return hexOf(workshop.settings.gloss ? glossed(seen) : seen);
     });
     return { place, name, colours: plans.map(({ coats }) => coats[coats.length - 1].seen[place]), thin, thick };

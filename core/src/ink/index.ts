@@ -1,2 +1,3 @@
 export * from './load';
 export * from './ink-sorts';
+export * from './graded-pots';

@@ -1,4 +1,4 @@
-import type { Coat, CoatHeights } from '../design';
+import type { CoatHeights } from '../design';
 import { bandRegion, onGrid, wallMeasure, within, type Region } from '../regions';
 import { rememberEach } from '../remember';
 import { coatedHeight, heightOf, type Cup, type Station } from '../vessel';
@@ -13,12 +13,6 @@ export interface HeightPart {
 
 /** cm²; nobody could lay less. */
 const NEXT_TO_NOTHING = 0.005;
-
-/** Heights at which some coat ends, from the foot up; the ends of the wall are none. */
-export function coatEnds(coats: readonly Coat[], top: number): readonly number[] {
-  const ends = coats.flatMap((coat) => ('between' in coat && coat.between ? [coat.between.from, coat.between.to] : []));
-  return [...new Set(ends)].filter((mm) => mm > 0 && mm < top).sort((one, other) => one - other);
-}
 
 /** Heights that a coat begins with once it shall end at some: the middle third of the wall, to the mm. */
 export function startingHeights(cup: Cup): CoatHeights {

@@ -3,4 +3,5 @@ export * from './places';
 export { surfaceOf, type PlannedSurface } from './surface';
 export { handlePatch, layoutOf, layoutWeight } from './split-cup';
 export { slicesOfFade, strewnAreas, type FadePlaces, type FadeSlice, type FadeStretch } from './fade-slices';
-export { coatEnds, liesBetween, startingHeights } from './height-parts';
+export { levelsOfCoats, type CoatLevels } from './coat-ends';
+export { liesBetween, startingHeights } from './height-parts';

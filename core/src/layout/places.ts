@@ -3,7 +3,8 @@ import type { CoatHeights } from '../design';
 import type { Region } from '../regions';
 import type { Station } from '../vessel';
 import type { FadeSlice } from './fade-slices';
-import { partedAt, partName } from './height-parts';
+import { endsOn, type CoatLevels } from './coat-ends';
+import { partedAt, partName, type HeightPart } from './height-parts';
 import type { PlannedArea, PlannedAreas } from './planned-areas';
 
 /* With a “/”, which no area's id has. */
@@ -18,6 +19,8 @@ export interface PlannedPlace {
   readonly area: AreaId;
   readonly name: string;
   readonly region: Region;
+  /** what a line is drawn round: its region; of parts that run into each other, all of them at the lowest, null at the others */
+  readonly edge: Region | null;
 }
 
 /** An area that fades, with where each of its pots lies. */
@@ -65,7 +68,7 @@ export interface CupPlaces {
 export function placedWall(
   planned: PlannedAreas,
   fades: readonly SlicedArea[],
-  ends: readonly number[],
+  levels: Pick<CoatLevels, 'ends'>,
   stations: readonly Station[],
 ): PlacedWall {
   const slicesOf = (area: PlannedArea): readonly Pick<FadeSlice, 'id' | 'name' | 'region' | 'area'>[] =>
@@ -74,18 +77,36 @@ export function placedWall(
   const leftId = LEFT_OVER as AreaId;
   const whole: readonly WallPlace[] = [
     ...planned.areas.flatMap((area) =>
-      slicesOf(area).map(({ id, name, region, area: size }) => ({ id, area: area.id, name, region, size, heights: null })),
+      slicesOf(area).map(({ id, name, region, area: size }) => ({
+        id,
+        area: area.id,
+        name,
+        region,
+        edge: region,
+        size,
+        heights: null,
+      })),
     ),
-    { id: leftId, area: leftId, name: 'left over', region: leftOver.region, size: leftOver.area, heights: null },
+    {
+      id: leftId,
+      area: leftId,
+      name: 'left over',
+      region: leftOver.region,
+      edge: leftOver.region,
+      size: leftOver.area,
+      heights: null,
+    },
   ];
-  if (ends.length === 0) return { whole, places: whole, parted: new Map() };
+  if (levels.ends.length === 0) return { whole, places: whole, parted: new Map() };
   const parted = new Map<string, readonly WallPlace[]>();
   const places = whole.flatMap((place): readonly WallPlace[] => {
-    const cut = partedAt(place.region, ends, stations);
+    const cut = partedAt(place.region, endsOn(levels, place.area, true), stations);
     if (cut.length < 2) return [{ ...place, heights: cut.at(0)?.heights ?? null }];
     const largest = cut.reduce((most, one, i) => (one.size > cut[most].size ? i : most), 0);
+    const lined = partedAt(place.region, endsOn(levels, place.area, false), stations);
     const parts = cut.map((part, i) => ({
       ...part,
+      edge: lined.find(({ heights }) => lowestIn(cut, heights) === i)?.region ?? null,
       area: place.area,
       id: i === largest ? place.id : (`${place.id}/level-${part.heights.from}` as AreaId),
       name: `${place.name}, ${partName(i, cut.length)}`,
@@ -95,6 +116,10 @@ export function placedWall(
   });
   return { whole, places, parted };
 }
+
+/** Which part is the lowest between two heights. */
+const lowestIn = (parts: readonly HeightPart[], { from, to }: CoatHeights): number =>
+  parts.findIndex(({ heights }) => heights.from >= from - 1e-9 && heights.to <= to + 1e-9);
 
 /** The places of a cup as coats see them. */
 export function placesOfCup(planned: PlannedAreas, { whole, places, parted }: PlacedWall): CupPlaces {

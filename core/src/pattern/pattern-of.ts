@@ -1,6 +1,7 @@
 import { remember } from '../remember';
 import { crackle } from './crackle';
 import { floated } from './floated';
+import { graded } from './graded';
 import { grain } from './grain';
 import type { Pattern, PatternWish } from './pattern';
 import { swirls } from './swirls';
@@ -21,5 +22,7 @@ function patternFor(wish: PatternWish): Pattern {
       return floated(wish);
     case 'swirls':
       return swirls(wish);
+    case 'graded':
+      return graded(wish);
   }
 }

@@ -54,7 +54,18 @@ export interface SwirlWish extends OnWall {
   readonly share: number;
 }
 
-export type PatternWish = GrainWish | CrackleWish | FloatedWish | SwirlWish;
+/** Pots of one coat, each drawn into the next: a class a pot, and between two of them so many that lead over. */
+export interface GradedWish {
+  readonly kind: 'graded';
+  /** mm, the wall's height */
+  readonly tall: number;
+  /** mm above the foot at which pots meet, from below */
+  readonly meet: readonly number[];
+  /** mm that they are drawn into each other by, to either side */
+  readonly drawn: number;
+}
+
+export type PatternWish = GrainWish | CrackleWish | FloatedWish | SwirlWish | GradedWish;
 
 /** Spots that a pattern's levels are found at, round and up. */
 const SPOTS = { round: 96, up: 64 } as const;

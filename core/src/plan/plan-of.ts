@@ -13,12 +13,13 @@ import {
 } from '../coats';
 import { schooled, type Design, type OwnSchools, type Settings, type Workshop } from '../design';
 import {
-  coatEnds,
   layoutOf,
+  levelsOfCoats,
   LEFT_OVER,
   placedWall,
   placesOfCup,
   surfaceOf,
+  type CoatLevels,
   type CupPlaces,
   type PlacedWall,
   type PlannedAreas,
@@ -29,7 +30,7 @@ import { piecesOnCup } from '../pieces';
 import { createFadePlanner, type LaidFade, type PlannedFade } from '../pots';
 import { remember, rememberEach, rememberEachRecord, rememberRecord } from '../remember';
 import { stringsOnCup } from '../strings';
-import { bareWallColour, heightOf } from '../vessel';
+import { bareWallColour } from '../vessel';
 import type { Plan } from './plan';
 import { totalsOf } from './totals';
 
@@ -53,7 +54,8 @@ export function createWorkPlanner(): WorkPlanner {
   );
   const bare = remember(bareGrounds);
   const wallOf = remember(placedWall);
-  const ends = remember((...levels: number[]): readonly number[] => levels);
+  // Worked out anew with each plan, so its text is compared.
+  const levelsAs = remember((text: string) => JSON.parse(text) as CoatLevels);
   const ready = rememberEach(readyBlend, 4);
   const layFade = createFadePlanner(light);
   const fadeList = remember((...fades: LaidFade[]) => ({
@@ -80,7 +82,7 @@ export function createWorkPlanner(): WorkPlanner {
     ),
   );
   const onWall = remember(({ places }: PlacedWall): Plan['places'] =>
-    places.filter(({ id }) => id !== LEFT_OVER).map(({ id, area, name, region }) => ({ id, area, name, region })),
+    places.filter(({ id }) => id !== LEFT_OVER).map(({ id, area, name, region, edge }) => ({ id, area, name, region, edge })),
   );
   const pieces = remember(piecesOnCup);
   const strings = remember(stringsOnCup);
@@ -102,8 +104,8 @@ export function createWorkPlanner(): WorkPlanner {
     const planned = layout ?? areas(design.cup, design.areas);
     const bareWall = bareWallColour[design.cup.material];
     const { stations } = design.cup;
-    const levels = ends(...coatEnds(design.coats, heightOf(design.cup)));
-    const bench = { coats: design.coats, planned, wall: bareWall, settings, shelf, stations, ends: levels };
+    const levels = levelsAs(JSON.stringify(levelsOfCoats(design.coats, design.cup, planned.areas)));
+    const bench = { coats: design.coats, planned, wall: bareWall, settings, shelf, stations, levels };
     const faded = design.fades.flatMap((fade) => layFade(fade, { cup: design.cup, areas: design.areas, bench }) ?? []);
     const fades = fadeList(...faded);
     const wall = wallOf(planned, fades.planned, levels, stations);
@@ -129,6 +131,7 @@ export function createWorkPlanner(): WorkPlanner {
       settings,
       shelf,
       stations,
+      levels,
     });
     const after = laid.at(-1)?.after ?? start;
     const outcome = outcomes(blends, laid, start, sizes);
@@ -165,7 +168,7 @@ export function createWorkPlanner(): WorkPlanner {
 type Sizes = Readonly<Record<string, number>>;
 
 /** What the coats are laid with, beside the cup itself. */
-type Bench = Pick<CoatContext, 'blends' | 'fadedBases' | 'settings' | 'shelf' | 'stations'>;
+type Bench = Pick<CoatContext, 'blends' | 'fadedBases' | 'settings' | 'shelf' | 'stations' | 'levels'>;
 
 /** What stands for an area that fades, where one colour has to: its middle pot. */
 const withWholeAreas = (after: Grounds, fades: readonly PlannedFade[]): Grounds =>

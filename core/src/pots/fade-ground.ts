@@ -2,7 +2,7 @@ import { laidBlend, readyBlend } from '../blends';
 import { bareGrounds, stepsOf, type Light } from '../coats';
 import { reflectanceOf, type Spectrum } from '../colour';
 import type { Coat, Fade, Settings } from '../design';
-import { placedWall, placesOfCup, type PlannedAreas } from '../layout';
+import { placedWall, placesOfCup, type CoatLevels, type PlannedAreas } from '../layout';
 import { itemOf, type ShelfItem, type ShelfItemId } from '../stock';
 import type { Cup } from '../vessel';
 
@@ -23,8 +23,7 @@ export interface FadeBench {
   readonly settings: Settings;
   readonly shelf: readonly ShelfItem[];
   readonly stations: Cup['stations'];
-  /** heights at which coats end, mm */
-  readonly ends: readonly number[];
+  readonly levels: CoatLevels;
 }
 
 /** One stop of a fade: what is poured there, and the paint under it where the base fades. */
@@ -42,20 +41,20 @@ export function fadeGround({
   settings,
   shelf,
   stations,
-  ends,
+  levels,
   area,
   parts,
   base,
   light,
 }: FadeBench & StopOn & { readonly light: Light }): FadeGround {
-  const places = placesOfCup(planned, placedWall(planned, [], ends, stations));
+  const places = placesOfCup(planned, placedWall(planned, [], levels, stations));
   const grounds = bareGrounds(places, wall);
   const { names, parts: cut } = places;
   const size = (cut[area] ?? [area]).reduce((sum, part) => sum + places.sizes[part], 0);
   const blend = readyBlend({ area, parts }, names[area], Math.max(1, size), shelf);
   const paint = base === null ? undefined : itemOf(shelf, base, 'paint');
   const fadedBases = paint ? { [area]: { colour: paint.colour, spectrum: reflectanceOf(paint.colour) } } : {};
-  const steps = stepsOf(coats, grounds, { ...places, blends: [blend], fadedBases, settings, shelf, stations, light });
+  const steps = stepsOf(coats, grounds, { ...places, blends: [blend], fadedBases, settings, shelf, stations, levels, light });
   const { passes, hold, under } = laidBlend(blend, steps, grounds);
   return { passes: Math.max(1, passes), hold, under };
 }

@@ -3,6 +3,7 @@ import {
   amountText,
   areaText,
   countText,
+  gradedLines,
   gramText,
   percentText,
   potRecipe,
@@ -44,6 +45,13 @@ import { WorkshopMemory } from '../../services/workshop';
           </div>
         }
       </div>
+    }
+    @if (graded(); as lines) {
+      <ul class="parted" aria-label="Pots of this coat">
+        @for (line of lines; track line) {
+          <li>{{ line }}</li>
+        }
+      </ul>
     }
     @if (pots().length > 0) {
       <div class="big">
@@ -106,6 +114,11 @@ export class CoatAmounts {
       ml: amountText(ml, { ...this.memory.units(), amount: 'ml' }, 1),
     })),
   );
+  /** how the resin is parted into pots, where its load changes on the way up */
+  protected readonly graded = computed(() => {
+    const { graded, drops } = this.coat();
+    return graded && gradedLines(graded, drops, this.memory.units());
+  });
   protected readonly mix = computed(() => {
     const { mix } = this.coat();
     const units = this.memory.units();

@@ -4,9 +4,12 @@ import {
   coatSchema,
   faultsOf,
   itemsOfCoat,
+  startGrading,
   startingHeights,
+  ungraded,
   type AreaId,
   type Coat,
+  type CoatOf,
   type Design,
   type ShelfKind,
 } from '@aurantia/core';
@@ -93,9 +96,10 @@ export class CoatForm {
   protected readonly figures = computed(() => {
     const coat: Readonly<Record<string, unknown>> = this.coat();
     const idle = idleFields(this.coat());
+    const graded = coat['pots'] !== undefined;
     return figureFields.flatMap((one) => {
       const now = coat[one.field];
-      const label = one.of?.[this.coat().kind] ?? one.label;
+      const label = (graded ? one.graded : undefined) ?? one.of?.[this.coat().kind] ?? one.label;
       return typeof now === 'number' && !idle.has(one.field) ? [{ ...one, label, now }] : [];
     });
   });
@@ -132,6 +136,10 @@ export class CoatForm {
 
   protected bound(ends: boolean): void {
     this.set('between', ends ? startingHeights(this.design().cup) : undefined);
+  }
+
+  protected grade(coat: CoatOf<'ink'>, changes: boolean): void {
+    this.coatChange.emit(changes ? startGrading(coat) : ungraded(coat));
   }
 
   /** the same as a function to hand on */

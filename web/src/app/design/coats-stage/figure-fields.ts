@@ -11,6 +11,8 @@ export interface FigureField {
   readonly measure?: Measure;
   readonly word?: Term;
   /** what it is called of coats where that says more */
+  /** what it is called of a coat whose load changes on the way up */
+  readonly graded?: string;
   readonly of?: Partial<Record<Coat['kind'], string>>;
 }
 
@@ -18,7 +20,9 @@ export interface FigureField {
 export const figureFields: readonly FigureField[] = [
   { field: 'passes', label: 'How many coats' },
   { field: 'thickness', label: 'Film', unitName: 'mm', word: 'film' },
-  { field: 'load', label: 'Load, of the resin', unitName: '%', word: 'load' },
+  { field: 'load', label: 'Load, of the resin', graded: 'Load at its lower end', unitName: '%', word: 'load' },
+  { field: 'upper', label: 'Load at its upper end', unitName: '%' },
+  { field: 'pots', label: 'Pots' },
   { field: 'ml', label: 'Held back for it', unitName: 'ml', of: { crackle: 'Thinned ink' } },
   { field: 'thinned', label: 'Thinner to 1 of ink' },
   { field: 'drops', label: 'Drops of ink 1' },

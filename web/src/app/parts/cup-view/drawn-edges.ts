@@ -17,7 +17,7 @@ export function markedRegion({ pieces, areas }: Plan, { area, coat }: Marked): R
 export function edgesOf(plan: Plan, marked: Marked): CupEdges {
   const chosen = markedRegion(plan, marked);
   return {
-    faint: plan.places.filter(({ region, id }) => region.length < 60 && id !== marked.area).map(({ region }) => region),
+    faint: plan.places.flatMap(({ id, edge }) => (edge && edge.length < 60 && id !== marked.area ? [edge] : [])),
     pieces: plan.pieces.filter(({ hides, region }) => hides === null && region !== chosen).map(({ region }) => region),
     chosen,
   };

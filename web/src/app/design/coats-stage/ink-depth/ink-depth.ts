@@ -88,6 +88,8 @@ export class InkDepthPanel {
       words: offerWords(depth),
     }));
   });
+  /** its load changes on the way up: no one number of drops gives its colour */
+  protected readonly graded = computed(() => this.coat().pots !== undefined);
   protected readonly placeName = computed(() => this.places().find(({ value }) => value === this.place())?.name ?? '');
   protected readonly bases = computed(() =>
     (this.answer()?.bases ?? []).map(({ why, name, under, seen, shows }) => ({

@@ -21,13 +21,25 @@ export class MoreInks {
   readonly alsoChange = output<readonly FurtherInk[] | undefined>();
   protected readonly also = computed<readonly FurtherInk[]>(() => this.coat().also ?? []);
   protected readonly pots = computed(() => this.coat().kind === 'strings');
+  /** its load changes on the way up: each ink has two */
+  protected readonly graded = computed(() => {
+    const coat = this.coat();
+    return coat.kind === 'ink' && coat.pots !== undefined;
+  });
   protected readonly next = computed(() => furtherInk(this.coat(), this.memory.shelf()));
 
   protected add(next: FurtherInk): void {
     this.alsoChange.emit([...this.also(), next]);
   }
 
-  protected set(at: number, change: { readonly ink?: string; readonly load?: number | null }): void {
+  protected upperOf(one: FurtherInk): number {
+    return ('upper' in one ? one.upper : undefined) ?? one.load;
+  }
+
+  protected set(
+    at: number,
+    change: { readonly ink?: string; readonly load?: number | null; readonly upper?: number | null },
+  ): void {
     this.alsoChange.emit(this.also().map((one, i) => (i === at ? ({ ...one, ...change } as FurtherInk) : one)));
   }
 
