@@ -3,6 +3,7 @@ import {
   cardText,
   coatSchema,
   cupField,
+  swatchField,
   designSchema,
   deltaE2000,
   fieldPlanOf,
@@ -108,6 +109,14 @@ describe('what is seen', () => {
       .join('')}`;
     const away = deltaE2000(labOf(reflectanceOf(hex)), labOf(reflectanceOf(plan.finished['low'])));
     expect(away).toBeLessThan(6);
+  });
+  test('a flat square of an area shows them as they lie in its middle, and none where none is laid', () => {
+    const squares = (design: Design) =>
+      ['low', 'high'].map((area) => swatchField(fieldPlanOf(planned(design)), area, 24, 4).regions.length);
+    const [low, high] = squares(laid({ count: 40 }));
+    expect(low).toBeGreaterThan(3);
+    expect(high).toBeGreaterThan(3);
+    expect(squares(designWith([{ ...coat.base, paint: 'soft-black' }, slow]))).toEqual([1, 1]);
   });
   test('paint over them hides them; clear resin doesn’t; tape keeps them off', () => {
     const under = (design: Design) => Object.keys(planned(design).strings[0]?.under ?? {});

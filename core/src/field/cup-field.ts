@@ -6,9 +6,10 @@ import { circumferenceAt, type Cup } from '../vessel';
 import type { FieldRequest } from './field';
 import { cupLight } from './field-light';
 import { withPieces, type FieldPlace } from './laid-pieces';
-import { flatSpot, onWall, withPattern } from './laid-pattern';
+import { withPattern } from './laid-pattern';
 import { withStrings } from './run-colour';
-import { allPixels, regionPixels, type WallPicture } from '../regions';
+import { flatSpot, onWall, type SpotOfPixel } from './spot-of-pixel';
+import { allPixels, regionPixels } from '../regions';
 
 /** The part of a plan that the picture is made from; small enough to hand to a worker. */
 export type FieldPlan = Pick<
@@ -69,7 +70,7 @@ export function cupField(plan: FieldPlan, cup: Cup, pixelsPerMm: number): FieldR
     height: rows,
     rowsPerMm,
     columnsPerMm,
-    regions: withPieces(withColours(places, plan, picture), plan.pieces, { ...picture, columnsPerMm }, cup.stations),
+    regions: withPieces(withColours(places, plan, onWall(picture)), plan.pieces, { ...picture, columnsPerMm }, cup.stations),
     ground: plan.bareWall,
     seed: seedOf(plan.design),
     wraps: true,
@@ -81,13 +82,13 @@ export function cupField(plan: FieldPlan, cup: Cup, pixelsPerMm: number): FieldR
 const withColours = (
   places: readonly FieldPlace[],
   { strings, patterns }: FieldPlan,
-  picture: WallPicture,
+  spotOf: SpotOfPixel,
 ): readonly FieldPlace[] =>
   // From the last one down: what is put between the layers above moves nothing below.
   [...strings, ...patterns]
     .sort((one, other) => other.at - one.at)
     .reduce<readonly FieldPlace[]>(
-      (parts, one) => ('films' in one ? withPattern(parts, one, onWall(picture)) : withStrings(parts, one, picture)),
+      (parts, one) => ('films' in one ? withPattern(parts, one, spotOf) : withStrings(parts, one, spotOf)),
       places,
     );
 
@@ -101,9 +102,7 @@ export function swatchField(plan: FieldPlan, area: string, side: number, pixelsP
     height: size,
     rowsPerMm: pixelsPerMm,
     columnsPerMm: () => pixelsPerMm,
-    regions: plan.patterns
-      .toSorted((one, other) => other.at - one.at)
-      .reduce<readonly FieldPlace[]>((parts, one) => withPattern(parts, one, flatSpot(size, pixelsPerMm, plan, region)), [whole]),
+    regions: withColours([whole], plan, flatSpot(size, pixelsPerMm, plan, region)),
     ground: plan.bareWall,
     seed: seedOf(`${plan.design}/${area}`),
     wraps: false,

@@ -5,7 +5,7 @@ import { remember } from '../remember';
 import type { PlannedStrings } from '../strings';
 import { ThicknessSteps, wetColour, type WetColour, type WetWish } from '../wet';
 import type { FieldPlace } from './laid-pieces';
-import type { WallPicture } from '../regions';
+import type { SpotOfPixel } from './spot-of-pixel';
 
 /** Steps that a pot's thickness is drawn in, from none to its most; finer ones are told apart by nobody. */
 const STEPS = 12;
@@ -24,11 +24,11 @@ const settled = remember((wish: string): WetColour => wetColour(JSON.parse(wish)
 export function withStrings(
   places: readonly FieldPlace[],
   { wish, pots, under }: PlannedStrings,
-  picture: WallPicture,
+  spotOf: SpotOfPixel,
 ): readonly FieldPlace[] {
   if (!places.some(({ id }) => id in under)) return places;
   const wet = settled(JSON.stringify(wish));
-  const thickness = thicknesses(wet, picture);
+  const thickness = thicknesses(wet, spotOf);
   const random = randomStream(wish.laying.seed);
   const chance = Float32Array.from({ length: CHANCES }, random);
   return places.flatMap((place): readonly FieldPlace[] => {
@@ -54,26 +54,27 @@ export function withStrings(
 }
 
 /** mm of a pot's colour at a pixel, between the cells around it. */
-function thicknesses(
-  { grid, turned, colour }: WetColour,
-  { width, height, top, rowsPerMm }: WallPicture,
-): (pixel: number, pot: number) => number {
-  const columns = Array.from({ length: width }, (_, column) => {
-    const place = (((((column + 0.5) / width - turned / 360) * grid.columns - 0.5) % grid.columns) + grid.columns) % grid.columns;
-    const left = Math.floor(place);
-    return { left, right: (left + 1) % grid.columns, share: place - left };
-  });
-  const rows = Array.from({ length: height }, (_, row) => {
-    const place = Math.min(grid.rows - 1, Math.max(0, (top - (row + 0.5) / rowsPerMm) / grid.rise - 0.5));
-    const low = Math.floor(place);
-    return { low: low * grid.columns, high: Math.min(grid.rows - 1, low + 1) * grid.columns, share: place - low };
-  });
+function thicknesses({ grid, turned, colour }: WetColour, spotOf: SpotOfPixel): (pixel: number, pot: number) => number {
+  const { columns, rows, rise } = grid;
+  let [known, left, right, across, low, high, up] = [-1, 0, 0, 0, 0, 0, 0];
+  const find = (pixel: number): void => {
+    const [turn, above] = spotOf(pixel);
+    const place = ((((turn - turned / 360) * columns - 0.5) % columns) + columns) % columns;
+    left = Math.floor(place);
+    right = (left + 1) % columns;
+    across = place - left;
+    const level = Math.min(rows - 1, Math.max(0, above / rise - 0.5));
+    low = Math.floor(level) * columns;
+    high = Math.min(rows - 1, Math.floor(level) + 1) * columns;
+    up = level - Math.floor(level);
+    known = pixel;
+  };
+  // All pots are asked for at one pixel before the next.
   return (pixel, pot) => {
-    const { left, right, share } = columns[pixel % width];
-    const { low, high, share: up } = rows[Math.floor(pixel / width)];
+    if (pixel !== known) find(pixel);
     const mm = colour[pot];
-    const below = mm[low + left] * (1 - share) + mm[low + right] * share;
-    const above = mm[high + left] * (1 - share) + mm[high + right] * share;
-    return below * (1 - up) + above * up;
+    const below = mm[low + left] * (1 - across) + mm[low + right] * across;
+    const over = mm[high + left] * (1 - across) + mm[high + right] * across;
+    return below * (1 - up) + over * up;
   };
 }
