@@ -29,8 +29,8 @@ describe('the figures of an item', () => {
 });
 
 describe('the form', () => {
-  async function form(item: ShelfItem) {
-    const memory = memoryStub();
+  async function form(item: ShelfItem, shelf?: readonly ShelfItem[]) {
+    const memory = memoryStub(shelf);
     TestBed.configureTestingModule({ providers: [provideHttpClient(), { provide: WorkshopMemory, useValue: memory }] });
     const fixture = TestBed.createComponent(ItemForm);
     fixture.componentRef.setInput('item', item);
@@ -43,6 +43,16 @@ describe('the form', () => {
     return { root, type, put: memory.putItem, move: memory.moveItem };
   }
 
+  test('two inks of one name are told, however they are written; a paint of that name is another thing', async () => {
+    const { root, type } = await form({ ...startingItem('ink', 'x'), name: 'Mine' }, [
+      { ...startingItem('ink', 'y'), name: 'Tarn' },
+      { ...startingItem('paint', 'z'), name: 'Limewash' },
+    ]);
+    await type('Name', 'tarn ');
+    expect(root.textContent).toMatch(/Another on the shelf is called tarn\s+too/);
+    await type('Name', 'Limewash');
+    expect(root.textContent).not.toContain('on the shelf is called');
+  });
   test('another cut brings its usual flake along', async () => {
     const { type, put } = await form(startingItem('glitter', 'x'));
     await type('Cut', '2.5');

@@ -11,3 +11,4 @@ export * from './change-ink';
 export * from './ledger';
 export * from './find-on-shelf';
 export * from './item-words';
+export * from './namesakes';

@@ -22,6 +22,7 @@ import {
   type ItemOf,
   type ShelfItem,
   asOwn,
+  namesakesOf,
 } from '@aurantia/core';
 import { inkOnCard, inkSureWords, swatchWords } from '@aurantia/core/ink-dab';
 import { ColourField } from '../../parts/fields/colour-field';
@@ -103,6 +104,7 @@ export class ItemForm {
   });
   /** why the count that was typed can't be */
   protected readonly miscounted = signal<string | null>(null);
+  protected readonly namesakes = computed(() => namesakesOf(this.draft(), this.memory.shelf()).length);
   protected readonly figures = computed(() => figuresOf(this.draft()));
   protected readonly faults = computed<readonly Fault[]>(() => {
     const read = shelfItemSchema.safeParse(this.draft());
