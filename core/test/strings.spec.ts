@@ -19,6 +19,7 @@ import {
   type Design,
   type Plan,
 } from '../src';
+import { meetingWords } from '../src/string-flow';
 import { cupsAtOnce } from '../src/batches';
 import { topEdge } from '../src/strings';
 import { coat, designWith, workshop } from './workshop';
@@ -188,6 +189,21 @@ describe('what goes wrong, and what mends it', () => {
       planned(designWith(coats)).findings.filter(({ rule }) => rule === 'strings that turn to mud');
     const both = { ...strings, ink: 'sloe', load: 3, also: [{ ink: 'marrow', load: 3 }] };
     const [found] = mud([white, slow, both]);
+    const meetings = (coats: readonly object[]) => stringsOf(planned(designWith(coats)))?.strings?.meetings ?? [];
+    const [meeting] = meetings([white, slow, both]);
+    expect(found?.says).toContain(meeting.mixed);
+    expect(meeting).toMatchObject({ pots: [0, 1], mud: true });
+    expect(meetingWords(meeting)).toMatch(/^\d+ % of their liveliness is lost where they meet: mud\. Lay one into/);
+    const three = meetings([white, slow, { ...both, also: [...both.also, { ink: 'madder', load: 2 }] }]);
+    expect(three.map(({ pots }) => pots)).toEqual([
+      [0, 1],
+      [0, 2],
+      [1, 2],
+    ]);
+    // White beside a colour pales it and makes no mud.
+    const [pale] = meetings([white, slow, { ...strings, ink: 'madder', load: 2, also: [{ ink: 'chalk-white', load: 2 }] }]);
+    expect(pale.mud).toBe(false);
+    expect(meetingWords(pale)).toMatch(/may be wet together\.$/);
     expect(found?.says).toMatch(
       /^Sloe and Marrow turn to mud where they run into each other \(#[0-9a-f]{6}\), on \w+ and \w+\.$/,
     );

@@ -29,6 +29,7 @@ test('strings are laid into the last coat, run till they lie still, are compared
   await press(browser, 'Another pot of colour');
   await reads(browser, /Strings: .* and /, 'li.open .title');
   await reads(browser, 'Colours run into each other', 'au-string-flow');
+  await reads(browser, /of their liveliness is lost where they meet|may be wet together/, 'au-string-flow .meetings');
   expect(await violations(browser)).toEqual([]);
   await reads(browser, 'when it lies still', 'au-string-flow');
   await press(browser, 'Compare other ways');

@@ -1,10 +1,12 @@
 import { provideHttpClient } from '@angular/common/http';
+import { signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
-import { startingCoat, type Coat, type CoatId, type CoatOf, type Design } from '@aurantia/core';
+import { defaultSettings, planOf, startingCoat, type Coat, type CoatId, type CoatOf, type Design } from '@aurantia/core';
 import { otherWays, type OtherWay, type StringFlow } from '@aurantia/core/string-flow';
 import { Subject } from 'rxjs';
 import { CoatForm } from '../src/app/design/coats-stage/coat-form';
 import { StringFlowPanel } from '../src/app/design/coats-stage/strings/string-flow';
+import { OpenDesign } from '../src/app/design/open-design';
 import { JarFinding } from '../src/app/parts/jar-finder/jar-finding';
 import { Notices } from '../src/app/services/notices';
 import { RunningStrings } from '../src/app/services/running-strings';
@@ -94,6 +96,10 @@ describe('how they run', () => {
     const running = { flow: jest.fn(() => flow), ways: jest.fn(() => ways) };
     TestBed.configureTestingModule({
       providers: [
+        {
+          provide: OpenDesign,
+          useValue: { plan: signal(planOf({ ...design, coats: [strings] }, { settings: defaultSettings, shelf: [...shelf] })) },
+        },
         { provide: WorkshopMemory, useValue: memoryStub(shelf) },
         { provide: RunningStrings, useValue: running },
         { provide: Notices, useValue: { failed } },

@@ -12,6 +12,7 @@ export { heldDepth } from './glitter';
 export { intoWet } from './resin';
 export { seenThrough, throughGloss } from './seen-through';
 export { mlToReach } from './crackle';
+export * from './wet-meetings';
 export { keptApart } from './strings-cover';
 export { amountUsed } from './used';
 export * from './change-coats';

@@ -6,6 +6,7 @@ import type { PatternWish } from '../pattern';
 import type { ShelfItemId, ShelfKind } from '../stock';
 import type { WetDrive } from '../wet';
 import type { PlannedPart } from './ready-blend';
+import type { WetMeeting } from './wet-meetings';
 
 export interface PlannedMix {
   readonly resin: string;
@@ -76,6 +77,8 @@ export interface LaidStrings {
   readonly pots: readonly { readonly ml: number; readonly ink: InkEffect; readonly load: number }[];
   /** share of the wall that colour is seen on, once it lies still */
   readonly covers: number;
+  /** of every two pots, over what most of the wall under them looks like */
+  readonly meetings: readonly WetMeeting[];
 }
 
 /** Ink or pearl that lies in a pattern. */

@@ -9,10 +9,11 @@ import { wallArea } from '../vessel';
 import type { WetDrive } from '../wet';
 import { areaOf, bodyOf, openPlacesOf, whereText, type CoatContext, type CoatKind, type WetResin } from './coat-kind';
 import { settingWait } from './glitter';
-import { changedGrounds } from './ground';
+import { changedGrounds, type Grounds } from './ground';
 import type { LaidStrings, PlannedDrops } from './planned-coat';
 import { stringsCover } from './strings-cover';
 import { NOTHING } from './used';
+import { wetMeetings } from './wet-meetings';
 
 /** A wall partly under films, once for what lies under them. */
 const partly = remember(
@@ -67,7 +68,7 @@ export const strings: CoatKind<'strings'> = {
             coat,
             wet,
             inks.map(({ ink }, i) => ({ ml: each, ink, load: drops[i].load })),
-            context,
+            { ...context, under: mostOf(places, grounds, context) },
           )
         : null;
     const area = areaOf(places, context);
@@ -112,19 +113,21 @@ function laidStrings(
   coat: CoatOf<'strings'>,
   { item, thickness: film }: WetResin,
   pots: LaidStrings['pots'],
-  context: CoatContext,
+  context: CoatContext & { readonly under: Spectrum | null },
 ): LaidStrings {
   const drive = driveOf(item, coat, context);
-  return { film, drive, pots, covers: stringsCover(coat, { film, drive }, context.stations) };
+  const covers = stringsCover(coat, { film, drive }, context.stations);
+  return { film, drive, pots, covers, meetings: context.under ? wetMeetings(pots, context.under) : [] };
+}
+
+/** What the largest of some places looks like; null of none. */
+function mostOf(places: readonly string[], grounds: Grounds, { sizes }: Pick<CoatContext, 'sizes'>): Spectrum | null {
+  const largest = places.toSorted((one, other) => sizes[other] - sizes[one]).at(0);
+  return largest === undefined ? null : grounds[largest].spectrum;
 }
 
 /** What is seen from across a table: so much of it under the pots by turns, so thick that it is all there. */
-function seenThrough(
-  grounds: Parameters<typeof changedGrounds>[0],
-  places: readonly string[],
-  laid: LaidStrings,
-  context: CoatContext,
-) {
+function seenThrough(grounds: Grounds, places: readonly string[], laid: LaidStrings, context: CoatContext) {
   const wall = wallArea(context.stations);
   const thick = laid.pots.map(({ ml }) => (10 * ml) / ((wall * laid.covers) / laid.pots.length));
   const films = laid.pots.map(({ ink, load }, i) => context.light.tint(ink, load, thick[i]));

@@ -1,3 +1,4 @@
+import type { WetMeeting } from '../coats';
 import type { CoatOf } from '../design';
 import { countText, lengthText, percentText, thicknessText, type Units } from '../units';
 import type { WetMeasures } from '../wet';
@@ -6,6 +7,8 @@ import type { WetMeasures } from '../wet';
 const HEAD = 1.25;
 /** Share of the wall under which nothing is said to have run into each other. */
 const HARDLY = 0.005;
+/** A share of liveliness that nobody misses. */
+const HARDLY_DULLED = 0.1;
 
 /** A figure of how strings lie, with what it is of. */
 export interface FlowFigure {
@@ -41,3 +44,12 @@ export function flowFigures(
 
 export const headsText = (heads: number): string =>
   heads < HEAD ? 'none' : `${heads.toFixed(1)} times as much at an end as along a line`;
+
+/** Whether two pots may be wet together, by what their meeting comes to. */
+export const meetingWords = ({ dulled, mud }: Pick<WetMeeting, 'dulled' | 'mud'>): string => {
+  const loses = `${percentText(dulled)} of their liveliness is lost where they meet`;
+  if (mud) return `${loses}: mud. Lay one into a coat of its own, once the other has cured.`;
+  return dulled < HARDLY_DULLED
+    ? 'They stay as lively as they are: they may be wet together.'
+    : `${loses}. They may be wet together.`;
+};

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { countText, inksOf, lengthText, percentText, type CoatOf, type Design } from '@aurantia/core';
-import { flowFigures, headsText, type OtherWay, type StringFlow } from '@aurantia/core/string-flow';
+import { flowFigures, headsText, meetingWords, type OtherWay, type StringFlow } from '@aurantia/core/string-flow';
 import { catchError, debounceTime, EMPTY, startWith, switchMap } from 'rxjs';
 import { BUTTONS } from '../../../parts/buttons';
 import { Slider } from '../../../parts/fields/slider';
@@ -9,6 +9,7 @@ import { Waiting } from '../../../parts/waiting';
 import { Notices } from '../../../services/notices';
 import { RunningStrings } from '../../../services/running-strings';
 import { WorkshopMemory } from '../../../services/workshop';
+import { OpenDesign } from '../../open-design';
 import { FlowPictureView } from './flow-picture-view';
 
 /** ms without a change before they run anew. */
@@ -26,6 +27,7 @@ export class StringFlowPanel {
   private readonly running = inject(RunningStrings);
   private readonly notices = inject(Notices);
   private readonly memory = inject(WorkshopMemory);
+  private readonly plan = inject(OpenDesign).plan;
   readonly coat = input.required<CoatOf<'strings'>>();
   readonly design = input.required<Design>();
 
@@ -66,6 +68,16 @@ export class StringFlowPanel {
     return moment === null
       ? []
       : flowFigures(this.coat(), moment.measures, inksOf(this.coat()).length, this.memory.settings().units);
+  });
+
+  /** every two pots, and whether they may be wet together */
+  protected readonly meetings = computed(() => {
+    const planned = this.plan().coats.find(({ id }) => id === this.coat().id);
+    return (planned?.strings?.meetings ?? []).map((meeting) => ({
+      ...meeting,
+      names: meeting.pots.map((at) => planned?.drops.at(at)?.ink).join(' and '),
+      words: meetingWords(meeting),
+    }));
   });
 
   /** the design whose other ways are compared; null until somebody asks */
