@@ -37,6 +37,7 @@ const floors = [
     'photo',
     'shelf-table',
   ],
+  ['make'],
 ];
 
 const inFloors = (from) => `^core/src/(${floors.slice(from).flat().join('|')})(/|\\.ts$)`;

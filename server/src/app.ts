@@ -10,9 +10,11 @@ import { guard } from './http/guard';
 import { pages } from './http/pages';
 import { answerProblems } from './http/problem';
 import type { Memory } from './memory';
+import { makesRoutes } from './makes/makes-routes';
 import { palettesRoutes } from './palettes/palettes-routes';
 import { shelfRoutes } from './shelf/shelf-routes';
 import { templateRoutes } from './template/template-routes';
+import { clockRoutes } from './workshop/clock-routes';
 import { workshopRoutes } from './workshop/workshop-routes';
 
 /** The largest thing that is ever sent: a design file with a full shelf. */
@@ -27,7 +29,7 @@ const PATIENCE = 20_000;
 export async function createApp(
   memory: Memory,
   screens: string | null,
-  { logged = true, patience = PATIENCE } = {},
+  { logged = true, patience = PATIENCE, movableClock = false } = {},
 ): Promise<FastifyInstance> {
   const app = Fastify({
     logger: logged ? { level: 'warn' } : false,
@@ -52,6 +54,8 @@ export async function createApp(
   await app.register(shelfRoutes, { prefix: '/api/shelf', ...memory });
   await app.register(cupsRoutes, { prefix: '/api/cups', ...memory });
   await app.register(palettesRoutes, { prefix: '/api/palettes', ...memory });
+  await app.register(makesRoutes, { prefix: '/api/makes', ...memory });
+  if (movableClock) await app.register(clockRoutes, { prefix: '/api/clock', ...memory });
   await app.register(workshopRoutes, { prefix: '/api/workshop', ...memory });
   await app.register(backupRoutes, { prefix: '/api/backups', ...memory });
   app.get('/api/openapi.json', { schema: { hide: true } }, () => app.swagger());

@@ -5,11 +5,14 @@ import { CupsStore } from './cups/cups-store';
 import { DesignMarksStore } from './designs/design-marks';
 import { DesignsStore } from './designs/designs-store';
 import { Summaries } from './designs/summaries';
+import { MakeChanges } from './makes/make-changes';
+import { MakesStore } from './makes/makes-store';
 import { PalettesStore } from './palettes/palettes-store';
 import { ShelfStore } from './shelf/shelf-store';
 import type { Store } from './store/open-store';
 import { together } from './store/together';
 import type { Unreadable } from './store/unreadable-rows';
+import { WorkshopClock } from './workshop/clock';
 import { WorkshopStore } from './workshop/workshop-store';
 
 /** All that the workshop remembers, a store a subject. */
@@ -22,6 +25,10 @@ export interface Memory {
   readonly cups: CupsStore;
   readonly palettes: PalettesStore;
   readonly workshop: WorkshopStore;
+  /** cups that are made, and what hears of each change to one */
+  readonly makes: MakesStore;
+  readonly makeChanges: MakeChanges;
+  readonly clock: WorkshopClock;
   /** what is kept but can't be read, as it was lately found: every document is tried for it */
   unreadable(anew: boolean): Promise<Unreadable[]>;
   readonly backups: Backups;
@@ -35,7 +42,11 @@ export interface Memory {
  * @param file the workshop's; its backups are kept beside it
  * @param pictures false leaves the pictures of designs as they are, for what needs none
  */
-export const memoryOf = (store: Store, file: string, { aside = new Aside(file), pictures = true } = {}): Memory => {
+export const memoryOf = (
+  store: Store,
+  file: string,
+  { aside = new Aside(file), pictures = true, makeChanges = new MakeChanges(), clock = new WorkshopClock() } = {},
+): Memory => {
   const [designs, shelf, workshop] = [new DesignsStore(store), new ShelfStore(store), new WorkshopStore(store)];
   return {
     designs,
@@ -45,10 +56,13 @@ export const memoryOf = (store: Store, file: string, { aside = new Aside(file), 
     cups: new CupsStore(store),
     palettes: new PalettesStore(store),
     workshop,
+    makes: new MakesStore(store),
+    makeChanges,
+    clock,
     unreadable: lately(() => aside.do('unreadable', null)),
     backups: new Backups(store, join(dirname(file), 'backups'), () => aside.do('backup', null)),
     aside,
-    together: (work) => together(store, (within) => work(memoryOf(within, file, { aside, pictures }))),
+    together: (work) => together(store, (within) => work(memoryOf(within, file, { aside, pictures, makeChanges, clock }))),
   };
 };
 

@@ -1,5 +1,5 @@
 import type { Settings } from '../design';
-import { POT_LOSS_ML, resinMix, resinMixByWeight } from '../resin';
+import { potKeeps, resinMix, resinMixByWeight } from '../resin';
 import type { ItemOf } from '../stock';
 import type { PlannedMix } from './planned-coat';
 
@@ -14,14 +14,11 @@ export interface ToCover {
   readonly pots?: number;
 }
 
-/** ml that a small pot keeps once it is scraped out with a soft spatula: a thin film on a wall of some 30 cm². */
-const SMALL_POT_KEEPS = 0.3;
-
 /** How much of each part of a resin one pot takes, rounded by what its label counts in: ml, or g on the scale. */
 export function mixOf(resin: ItemOf<'resin'>, cover: ToCover, { resinStep }: Pick<Settings, 'resinStep'>): PlannedMix {
   const { name, ratio, ratioBy, density } = resin;
   const held = cover.held ?? 0;
-  const lossMl = POT_LOSS_ML + SMALL_POT_KEEPS * (cover.pots ?? 0);
+  const lossMl = potKeeps(cover.pots ?? 0);
   const need = { ...cover, fill: cover.fill + held, lossMl, ratio, step: resinStep };
   const mix = ratioBy === 'weight' ? resinMixByWeight(need, density) : resinMix(need);
   return { resin: name, ratio, ratioBy, fill: cover.fill, held, ...mix, aGrams: mix.a * density[0], bGrams: mix.b * density[1] };

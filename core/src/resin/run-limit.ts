@@ -1,3 +1,6 @@
+/** mm of film over which resin is heavier than its own grip, whatever it is: what makers lay at once at the most. */
+export const RUNS_OVER = 0.8;
+
 /** m/s² */
 const GRAVITY = 9.80665;
 

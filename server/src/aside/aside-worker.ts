@@ -1,5 +1,6 @@
 import { parentPort, workerData } from 'node:worker_threads';
-import { UnclearRegionError } from '@aurantia/core';
+import { faultsOf, UnclearRegionError } from '@aurantia/core';
+import * as z from 'zod';
 import { ProblemError } from '../http/problem';
 import { UnreadableRows } from '../store/unreadable-rows';
 import { Reading } from './reading';
@@ -15,6 +16,7 @@ const works: {
   card: async (asked, from) => (await import('../card/card-work')).cardPages(asked, from),
   template: async (asked, from) => (await import('../template/template-work')).templateDrawn(asked, from),
   samples: async (asked) => (await import('../palettes/samples-work')).samplesPages(asked),
+  make: async (asked, from) => (await import('../makes/make-work')).frozenMake(asked, from),
   summary: async (asked, from) => (await import('../designs/summary-work')).summaryOf(asked, from),
   history: async (asked, from) => (await import('../designs/history-work')).historyOf(asked, from),
   backup: async (_, { store }) => (await import('../backup/write-backup')).writeBackup(store),
@@ -33,6 +35,8 @@ async function answer({ number, kind, asked }: Wish): Promise<Answer> {
 
 function problemOf(error: unknown): { status: number; title: string; detail: string } | null {
   if (error instanceof UnclearRegionError) return { status: 422, title: 'Not clear', detail: error.message };
+  if (error instanceof z.ZodError)
+    return { status: 422, title: 'Not accepted', detail: faultsOf(error).at(0)?.sentence ?? 'Some of this can’t be made.' };
   if (error instanceof ProblemError) return { status: error.status, title: error.title, detail: error.detail };
   return null;
 }

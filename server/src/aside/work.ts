@@ -2,6 +2,8 @@ import type { CardAsked } from '../card/card-work';
 import type { History } from '@aurantia/core';
 import type { HistoryAsked } from '../designs/history-work';
 import type { Summary, SummaryAsked } from '../designs/summary-work';
+import type { Make } from '@aurantia/core/make';
+import type { MakeAsked } from '../makes/make-work';
 import type { SamplesAsked } from '../palettes/samples-work';
 import type { Unreadable } from '../store/unreadable-rows';
 import type { TemplateAsked, TemplateDrawn } from '../template/template-work';
@@ -11,6 +13,7 @@ export interface Work {
   readonly card: { readonly asked: CardAsked; readonly gives: Uint8Array };
   readonly template: { readonly asked: TemplateAsked; readonly gives: TemplateDrawn };
   readonly samples: { readonly asked: SamplesAsked; readonly gives: Uint8Array };
+  readonly make: { readonly asked: MakeAsked; readonly gives: Make };
   readonly summary: { readonly asked: SummaryAsked; readonly gives: Summary };
   readonly history: { readonly asked: HistoryAsked; readonly gives: History };
   readonly backup: { readonly asked: null; readonly gives: Uint8Array };

@@ -4,7 +4,9 @@ import * as z from 'zod';
 import { snapshotSchema, type Snapshot } from './snapshot';
 
 export const BACKUP_FORMAT = 'aurantia backup';
-export const BACKUP_VERSION = 1;
+export const BACKUP_VERSION = 2;
+/** Parts that backups of earlier versions don't have, and the version that brought them. */
+const cameWith: Partial<Record<keyof Snapshot, number>> = { makes: 2 };
 /** What is unpacked at most: far more than any workshop's documents, far less than what stalls a machine. */
 const MOST_BYTES = 512 * 1024 * 1024;
 
@@ -35,13 +37,14 @@ export function readBackup(bytes: Uint8Array): Snapshot {
   if (!manifest.success) throw new BackupError('This is no backup of Aurantia’s. Choose a file that it saved, ending in .zip.');
   if (manifest.data.version > BACKUP_VERSION)
     throw new BackupError('This backup was made by a newer Aurantia. Restore it with that one.');
-  for (const part of parts) {
+  const there = parts.filter((part) => (cameWith[part] ?? 1) <= manifest.data.version);
+  for (const part of there) {
     const name = fileOf(part);
     const file = files[name];
     if (!file || sum(file) !== manifest.data.files[name])
       throw new BackupError(`This backup is damaged: “${name}” in it isn’t as it was written. Choose an older one.`);
   }
-  const read = snapshotSchema.safeParse(Object.fromEntries(parts.map((part) => [part, parsed(files, fileOf(part))])));
+  const read = snapshotSchema.safeParse(Object.fromEntries(there.map((part) => [part, parsed(files, fileOf(part))])));
   if (!read.success) throw new BackupError('This backup isn’t laid out as Aurantia lays one out. Choose another.');
   return read.data;
 }

@@ -21,6 +21,7 @@ export function previewOf(now: Snapshot, then: Snapshot): Preview {
     compared('jars', rows(now.shelf, now), rows(then.shelf, then)),
     compared('cups', rows(now.cups), rows(then.cups)),
     compared('palettes', rows(now.palettes), rows(then.palettes)),
+    compared('makes', makes(now), makes(then)),
     compared('settings', settings(now), settings(then)),
   ];
 }
@@ -53,6 +54,9 @@ const designs = ({ designs: all }: Snapshot): readonly Thing[] =>
     name: nameIn(design.revisions.find(({ number }) => number === design.latest)?.document, design.id),
     whole: JSON.stringify(design),
   }));
+
+const makes = ({ makes: all }: Snapshot): readonly Thing[] =>
+  all.map((make) => ({ id: make.id, name: `${make.name}, make ${make.number}`, whole: JSON.stringify(make) }));
 
 const rows = (all: Snapshot['cups'], { ledger }: Pick<Snapshot, 'ledger'> = { ledger: [] }): readonly Thing[] =>
   all.map((row) => ({

@@ -17,6 +17,8 @@ export function restore(store: Store, snapshot: Snapshot): Promise<void> {
       'summary',
       'held_revision',
       'design_tag',
+      'make_entry',
+      'make',
       'ledger',
       'revision',
       'design',
@@ -64,6 +66,17 @@ async function write(within: Store, snapshot: Snapshot): Promise<void> {
         .insertInto(table)
         .values({ id, removed_at, revision, document: textOf(body) })
         .execute();
+  for (const { entries, document, text, ...make } of snapshot.makes) {
+    await within
+      .insertInto('make')
+      .values({ ...make, document: textOf({ document, ...(text === undefined ? {} : { text }) }) })
+      .execute();
+    for (const { id, at, ...body } of entries)
+      await within
+        .insertInto('make_entry')
+        .values({ make_id: make.id, id, at, document: textOf(body) })
+        .execute();
+  }
   for (const { revision, ...body } of snapshot.workshop)
     await within
       .insertInto('workshop')

@@ -36,6 +36,23 @@ export const snapshotRows = {
   },
   cups: (within) => kept(within, 'cup'),
   palettes: (within) => kept(within, 'palette'),
+  async *makes(within) {
+    for (let after = ''; ;) {
+      const makes = await within.selectFrom('make').where('id', '>', after).selectAll().orderBy('id').limit(AT_A_TIME).execute();
+      if (makes.length === 0) return;
+      after = makes[makes.length - 1].id;
+      const ids = makes.map(({ id }) => id);
+      const entries = await within.selectFrom('make_entry').where('make_id', 'in', ids).selectAll().orderBy('row').execute();
+      for (const { document, ...make } of makes)
+        yield {
+          ...make,
+          ...bodyOf(document),
+          entries: entries
+            .filter(({ make_id }) => make_id === make.id)
+            .map(({ id, at, document: text }) => ({ id, at, ...bodyOf(text) })),
+        };
+    }
+  },
   async *workshop(within) {
     for (const { revision, settings } of await within.selectFrom('workshop').selectAll().execute())
       yield { revision, ...bodyOf(settings) };
@@ -86,6 +103,7 @@ export const snapshotOf = (store: Store): Promise<Snapshot> =>
     ledger: await all(snapshotRows.ledger(within)),
     cups: await all(snapshotRows.cups(within)),
     palettes: await all(snapshotRows.palettes(within)),
+    makes: await all(snapshotRows.makes(within)),
     workshop: await all(snapshotRows.workshop(within)),
     setAside: await all(snapshotRows.setAside(within)),
   }));

@@ -35,6 +35,24 @@ export const snapshotSchema = z.strictObject({
   ),
   cups: z.array(row),
   palettes: z.array(row),
+  // Workshops of before there were makes have none.
+  makes: z
+    .array(
+      z.strictObject({
+        id,
+        design_id: id,
+        number: count,
+        at: when,
+        name: z.string().max(200),
+        label: z.string().max(200),
+        cups: count,
+        standing: z.string().max(2000),
+        over: count,
+        ...body,
+        entries: z.array(z.strictObject({ id, at: when, ...body })),
+      }),
+    )
+    .default([]),
   workshop: z.array(z.strictObject({ revision: count, ...body })).max(1),
   setAside: z.array(z.strictObject({ kind: z.string().max(40), id, at: when, ...body })),
 });

@@ -24,7 +24,9 @@ async function main(): Promise<void> {
   const store = await openStore(workshopFile());
   const memory = memoryOf(store, workshopFile());
   if (process.argv.includes('--demo')) await fillWithDemo(memory);
-  const app = await createApp(memory, existsSync(SCREENS) ? SCREENS : null);
+  const app = await createApp(memory, existsSync(SCREENS) ? SCREENS : null, {
+    movableClock: process.env['AURANTIA_CLOCK'] === 'movable',
+  });
   const address = await listenNear(app, Number(process.env['AURANTIA_PORT'] ?? 4310));
   claim.at(address);
   process.stdout.write(`Aurantia is ready: ${address}\n`);

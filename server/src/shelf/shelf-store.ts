@@ -95,6 +95,23 @@ export class ShelfStore {
     });
   }
 
+  /**
+   * Takes what a coat used, or gives it back where negative; of what nobody counts, or what is gone from the shelf, nothing.
+   * More than the count says was there after all: then nothing is left.
+   * @returns how much the count went down by
+   */
+  draw(id: string, amount: number, why: string): Promise<number> {
+    return together(this.store, async (within) => {
+      const shelf = new ShelfStore(within);
+      const here = await shelf.here(id);
+      if (!here || here.document.left === null) return 0;
+      const took = tidy(Math.min(amount, here.document.left));
+      if (took === 0) return 0;
+      await shelf.count(here, tidy(here.document.left - took), why);
+      return took;
+    });
+  }
+
   /** What came and went of an item, the latest first. */
   async ledger(id: string): Promise<LedgerEntry[]> {
     const rows = await this.store
@@ -126,6 +143,15 @@ export class ShelfStore {
 
   setRemoved(id: string, removed: boolean): Promise<void> {
     return this.kept.setRemoved(id, removed);
+  }
+
+  private async here(id: string): Promise<Kept<ShelfItem> | null> {
+    try {
+      return await this.kept.one(id);
+    } catch (error) {
+      if (error instanceof ProblemError && error.status === 404) return null;
+      throw error;
+    }
   }
 
   private async count({ id }: Kept<ShelfItem>, left: number | null, why: string): Promise<Kept<ShelfItem>> {

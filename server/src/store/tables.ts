@@ -50,6 +50,21 @@ export interface Tables {
   cup: { id: string; document: string; place: Generated<number>; removed_at: string | null; revision: Generated<number> };
   palette: { id: string; document: string; place: Generated<number>; removed_at: string | null; revision: Generated<number> };
   ledger: { row: Generated<number>; item_id: string; at: string; change: number | null; left_after: number | null; why: string };
+  make: {
+    id: string;
+    design_id: string;
+    number: number;
+    at: string;
+    document: string;
+    name: string;
+    label: string;
+    cups: number;
+    /** JSON, as a list tells it */
+    standing: string;
+    /** 1 once it is done or given up: it is on no bench any more */
+    over: Generated<number>;
+  };
+  make_entry: { row: Generated<number>; make_id: string; id: string; at: string; document: string };
   set_aside: { row: Generated<number>; kind: string; id: string; document: string; at: string };
   workshop: { id: 1; settings: string; revision: Generated<number> };
 }

@@ -1,4 +1,5 @@
 import { designSchema, settingsSchema, shelfItemSchema, cupSchema } from '@aurantia/core';
+import { makeSchema } from '@aurantia/core/make';
 import { paletteSchema } from '@aurantia/core/palette';
 import * as z from 'zod';
 import type { Store } from './open-store';
@@ -27,6 +28,7 @@ export class UnreadableRows {
       ...faulty('shelf item', await kept('shelf_item'), shelfItemSchema),
       ...faulty('cup', await kept('cup'), cupSchema),
       ...faulty('palette', await kept('palette'), paletteSchema),
+      ...faulty('make', await store.selectFrom('make').select(['id', 'document']).execute(), makeSchema),
       ...faulty(
         'settings',
         settings.map((row) => ({ id: 'settings', document: row.settings })),

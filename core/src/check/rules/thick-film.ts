@@ -1,11 +1,9 @@
 import { itemOf, mixWeight } from '../../stock';
-import { runLimit } from '../../resin';
+import { RUNS_OVER, runLimit } from '../../resin';
 import { countText, thicknessText, tidy } from '../../units';
 import { circumferenceAt, heightOf } from '../../vessel';
 import { stepsOfKind, type Facts, type Rule } from '../finding';
 
-/** mm at once beyond which makers' resin runs, whatever the turner. */
-const RUNS = 0.8;
 /** The usual film, and the step a thinner one is offered in, mm. */
 const USUAL = 0.4;
 const STEP = 0.05;
@@ -18,7 +16,7 @@ export const thickFilm: Rule = {
   find: (facts) =>
     stepsOfKind(facts, 'resin', 'ink').flatMap(({ coat }) => {
       const carried = carriedFilm(facts, coat.resin);
-      const most = Math.min(RUNS, carried);
+      const most = Math.min(RUNS_OVER, carried);
       if (coat.thickness <= most) return [];
       const thickness = tidy(Math.min(USUAL, Math.floor((0.9 * most) / STEP + 1e-9) * STEP));
       return [
@@ -28,7 +26,7 @@ export const thickFilm: Rule = {
           area: null,
           says: `A film of ${thicknessText(coat.thickness)} at once runs to the foot.`,
           why:
-            carried < RUNS
+            carried < RUNS_OVER
               ? `At ${countText(facts.workshop.settings.rpm, 'turn')} a minute this cup carries ${thicknessText(carried)} of this resin. Turn faster, or lay thinner coats.`
               : 'Over 0.8 mm resin is heavier than its own grip; two thinner coats lie smooth.',
           fix:

@@ -1,0 +1,36 @@
+import * as z from 'zod';
+import { coatIdSchema } from '../design';
+import { idText } from '../units';
+
+const shared = { id: idText('An entry needs an id.'), at: z.iso.datetime() };
+const of = { ...shared, coat: coatIdSchema };
+const why = z.string().trim().min(1, 'Say why, in a word.').max(200, 'Keep it under 200 letters.');
+const text = z.string().trim().min(1, 'Write something first.').max(1000, 'Keep a note under 1,000 letters.');
+/** by what is measured, what it really was */
+const poured = z.record(
+  z.string().min(1).max(200),
+  z.number().min(0, 'Nothing less than nothing goes on a cup.').max(10000, 'That is more than any cup takes.'),
+);
+
+export const mishaps = ['spilt', 'over-poured', 'too much glitter', 'too late', 'too early', 'jar missing', 'other'] as const;
+export type Mishap = (typeof mishaps)[number];
+
+/* `took`: of each jar, what the shelf's count went down by; the workshop's memory says it, whatever a page does. */
+
+/** What happened at the bench, in the order it did; nothing is ever taken out of a log, `undone` says what doesn't count. */
+export const logEntrySchema = z.discriminatedUnion('what', [
+  z.strictObject({ what: z.literal('begun'), ...of }),
+  z.strictObject({ what: z.literal('done'), ...of, poured: poured.default({}), took: poured.default({}) }),
+  z.strictObject({ what: z.literal('skipped'), ...of, why }),
+  z.strictObject({ what: z.literal('undone'), ...of }),
+  /** `next`: it comes back at this coat the next time the design is made */
+  z.strictObject({ what: z.literal('note'), ...shared, coat: coatIdSchema.nullable(), text, next: z.boolean().default(false) }),
+  z.strictObject({ what: z.literal('mishap'), ...of, kind: z.enum(mishaps), says: text, answer: z.string().max(1000) }),
+  z.strictObject({ what: z.literal('given up'), ...shared, why }),
+  z.strictObject({ what: z.literal('taken up'), ...shared }),
+]);
+export type LogEntry = z.infer<typeof logEntrySchema>;
+export type LogEntryOf<What extends LogEntry['what']> = Extract<LogEntry, { what: What }>;
+
+/** An entry as a page sends it: the moment is the workshop's own clock's. */
+export type LogWish = LogEntry extends infer One ? (One extends LogEntry ? Omit<One, 'at'> : never) : never;

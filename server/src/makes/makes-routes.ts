@@ -1,0 +1,67 @@
+import { logEntrySchema, makeLinesSchema, makeSchema, makeWishSchema } from '@aurantia/core/make';
+import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
+import * as z from 'zod';
+import { byId } from '../http/id-param';
+import type { Memory } from '../memory';
+
+/** Checked as it was kept: to be sent it needn't be a second time. */
+const asItIs = { serializerCompiler: () => (data: unknown) => JSON.stringify(data) };
+const logged = z.object({ now: z.number(), make: makeSchema, entries: z.array(logEntrySchema) });
+const listed = z.object({ over: z.stringbool().default(false) });
+/** ms between two signs of life to those who listen: what lies between them and here may drop a silent line. */
+const ALIVE = 25_000;
+
+/** Makes: begin one, see how all stand, write to a log, and hear at once what another window wrote. */
+export const makesRoutes: FastifyPluginAsyncZod<Memory> = async (app, { makes, makeChanges, clock, aside }) => {
+  const now = () => clock.now();
+
+  app.get('/', { schema: { querystring: listed, response: { 200: makeLinesSchema } } }, async ({ query }) => ({
+    now: now(),
+    makes: await makes.lines(query.over),
+  }));
+
+  app.post('/', { ...asItIs, schema: { body: makeWishSchema, response: { 201: logged } } }, async ({ body }, reply) => {
+    const number = await makes.nextNumber(body.design);
+    const make = await aside.do('make', { wish: body, number, at: new Date(now()).toISOString() });
+    const begun = await makes.begin(make);
+    makeChanges.tell(make.id);
+    return reply.code(201).send({ now: now(), make: begun.make, entries: [...begun.entries] });
+  });
+
+  app.get('/:id', { ...asItIs, schema: { params: byId, response: { 200: logged } } }, async ({ params }) => {
+    const { make, entries } = await makes.one(params.id);
+    return { now: now(), make, entries: [...entries] };
+  });
+
+  app.post(
+    '/:id/entries',
+    {
+      ...asItIs,
+      schema: {
+        params: byId,
+        body: z.strictObject({ after: z.int().min(0), entry: z.looseObject({ what: z.string() }) }),
+        response: { 200: logged },
+      },
+    },
+    async ({ params, body }) => {
+      // The moment is this clock's: a page's own may be off, or asleep.
+      const entry = logEntrySchema.parse({ ...body.entry, at: new Date(now()).toISOString() });
+      const { make, entries } = await makes.write(params.id, entry, body.after);
+      makeChanges.tell(params.id);
+      return { now: now(), make, entries: [...entries] };
+    },
+  );
+
+  app.get('/changes', { schema: { hide: true } }, (request, reply) => {
+    reply.hijack();
+    const { raw } = reply;
+    raw.writeHead(200, { 'content-type': 'text/event-stream', 'cache-control': 'no-store', connection: 'keep-alive' });
+    raw.write(': here\n\n');
+    const end = makeChanges.listen((id) => raw.write(`data: ${JSON.stringify({ make: id })}\n\n`));
+    const alive = setInterval(() => raw.write(': here\n\n'), ALIVE);
+    request.raw.once('close', () => {
+      end();
+      clearInterval(alive);
+    });
+  });
+};

@@ -1,0 +1,167 @@
+import {
+  logEntrySchema,
+  makeSchema,
+  standingOf,
+  standingSchema,
+  takenFrom,
+  type LogEntry,
+  type LogEntryOf,
+  type Make,
+  type MakeLine,
+  type MakeStep,
+} from '@aurantia/core/make';
+import { notFound, ProblemError } from '../http/problem';
+import { ShelfStore } from '../shelf/shelf-store';
+import type { Store } from '../store/open-store';
+import { together } from '../store/together';
+
+/** A make with all that happened to it. */
+export interface LoggedMake {
+  readonly make: Make;
+  readonly entries: readonly LogEntry[];
+}
+
+/** The most makes that a list is sent with. */
+const MOST_LISTED = 500;
+
+/** Cups that are made, each frozen as it was begun, with a log that only grows. */
+export class MakesStore {
+  constructor(private readonly store: Store) {}
+
+  /** How manieth the next one of a design is. */
+  async nextNumber(design: string): Promise<number> {
+    const row = await this.store
+      .selectFrom('make')
+      .where('design_id', '=', design)
+      .select(({ fn }) => fn.max('number').as('last'))
+      .executeTakeFirst();
+    return (row?.last ?? 0) + 1;
+  }
+
+  /** Keeps a make; the same one sent twice is there once. */
+  begin(make: Make): Promise<LoggedMake> {
+    return together(this.store, async (within) => {
+      const makes = new MakesStore(within);
+      const here = await within.selectFrom('make').where('id', '=', make.id).select('id').executeTakeFirst();
+      if (here) return makes.one(make.id);
+      const number = await makes.nextNumber(make.designId);
+      const kept: Make = { ...make, number };
+      await within
+        .insertInto('make')
+        .values({
+          id: make.id,
+          design_id: make.designId,
+          number,
+          at: make.at,
+          document: JSON.stringify(kept),
+          name: make.design.name,
+          label: make.label,
+          cups: make.cups,
+          standing: JSON.stringify(standingOf(kept, [])),
+        })
+        .execute();
+      return { make: kept, entries: [] };
+    });
+  }
+
+  /** @throws ProblemError 404 where it isn't, 422 where it can't be read by this program */
+  async one(id: string): Promise<LoggedMake> {
+    const row = await this.store.selectFrom('make').where('id', '=', id).select('document').executeTakeFirst();
+    if (!row) throw notFound('make');
+    const rows = await this.store.selectFrom('make_entry').where('make_id', '=', id).select('document').orderBy('row').execute();
+    return {
+      make: makeSchema.parse(JSON.parse(row.document)),
+      entries: rows.map(({ document }) => logEntrySchema.parse(JSON.parse(document))),
+    };
+  }
+
+  /** Makes as a list tells them, the latest first. @param over those that are done or given up too */
+  async lines(over: boolean): Promise<MakeLine[]> {
+    const rows = await this.store
+      .selectFrom('make')
+      .$if(!over, (query) => query.where('over', '=', 0))
+      .select(['id', 'design_id', 'name', 'number', 'cups', 'label', 'at', 'standing'])
+      .orderBy('over')
+      .orderBy('at', 'desc')
+      .limit(MOST_LISTED)
+      .execute();
+    return rows.map(({ design_id, standing, ...row }) => ({
+      ...row,
+      id: row.id as MakeLine['id'],
+      designId: design_id as MakeLine['designId'],
+      standing: standingSchema.parse(JSON.parse(standing)),
+    }));
+  }
+
+  /**
+   * Writes what happened into a make's log; what a done coat took comes off the shelf in the same stroke, and what is undone
+   * goes back. An entry that is there already isn't written again.
+   * @param after how much of the log the page had seen
+   * @throws ProblemError 409 with the log as it is where another window wrote in between
+   */
+  write(id: string, entry: LogEntry, after: number): Promise<LoggedMake> {
+    return together(this.store, async (within) => {
+      const { make, entries } = await new MakesStore(within).one(id);
+      if (entries.some((one) => one.id === entry.id)) return { make, entries };
+      if (entries.length !== after)
+        throw new ProblemError(
+          409,
+          'Changed elsewhere',
+          'Another window wrote to this make meanwhile. Nothing was lost: look at what it wrote, then go on.',
+          { entries },
+        );
+      const kept = await accounted(within, make, entries, entry);
+      await within
+        .insertInto('make_entry')
+        .values({ make_id: id, id: kept.id, at: kept.at, document: JSON.stringify(kept) })
+        .execute();
+      const all = [...entries, kept];
+      const standing = standingOf(make, all);
+      const over = standing.givenUp || standing.at === null ? 1 : 0;
+      await within
+        .updateTable('make')
+        .set({ standing: JSON.stringify(standing), over })
+        .where('id', '=', id)
+        .execute();
+      return { make, entries: all };
+    });
+  }
+}
+
+/** An entry as it is kept, once the shelf was counted by it. */
+async function accounted(within: Store, make: Make, entries: readonly LogEntry[], entry: LogEntry): Promise<LogEntry> {
+  if (!('coat' in entry) || entry.coat === null) return entry;
+  const step = make.steps.find(({ coat }) => coat === entry.coat);
+  if (!step) throw new ProblemError(422, 'Not accepted', 'This make has no such coat. Open it anew.');
+  const last = entries.findLast(
+    (one): one is LogEntryOf<'done' | 'undone'> => (one.what === 'done' || one.what === 'undone') && one.coat === entry.coat,
+  );
+  if (entry.what === 'done') {
+    if (last?.what === 'done')
+      throw new ProblemError(409, 'Done already', `${step.title} is done already. Undo it first.`, { entries });
+    return { ...entry, took: await take(within, make, step, entry.poured) };
+  }
+  if (entry.what === 'undone' && last?.what === 'done') {
+    const shelf = new ShelfStore(within);
+    for (const [item, amount] of Object.entries(last.took))
+      await shelf.draw(item, -amount, `${nameOf(make)}: ${step.title}, undone`);
+  }
+  return entry;
+}
+
+const nameOf = ({ design, number }: Make): string => `${design.name.slice(0, 50)}, make ${number}`;
+
+async function take(
+  within: Store,
+  make: Make,
+  step: MakeStep,
+  poured: Readonly<Record<string, number>>,
+): Promise<Record<string, number>> {
+  const shelf = new ShelfStore(within);
+  const took: Record<string, number> = {};
+  for (const { item, amount } of takenFrom(step, poured)) {
+    const really = await shelf.draw(item, amount, `${nameOf(make)}: ${step.title}`.slice(0, 120));
+    if (really > 0) took[item] = really;
+  }
+  return took;
+}

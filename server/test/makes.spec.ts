@@ -1,0 +1,153 @@
+import { v7 } from 'uuid';
+import type { ShelfItem } from '@aurantia/core';
+import type { LogEntry, Make, MakeLine } from '@aurantia/core/make';
+import { newFile, running, type Running } from './memory';
+
+interface Logged {
+  readonly now: number;
+  readonly make: Make;
+  readonly entries: readonly LogEntry[];
+}
+
+let server: Running;
+beforeEach(async () => (server = await running(undefined, true)));
+afterEach(() => server.stop());
+
+const begin = async (design = 'copper-eaves', more = {}): Promise<Logged> => {
+  const { status, body } = await server.ask('POST', '/api/makes', { id: v7(), design, ...more });
+  expect(status).toBe(201);
+  return body;
+};
+const write = (id: string, after: number, entry: object) =>
+  server.ask('POST', `/api/makes/${id}/entries`, { after, entry: { id: v7(), ...entry } });
+const lines = async (over = false): Promise<readonly MakeLine[]> =>
+  ((await server.ask('GET', `/api/makes?over=${over}`)).body as { makes: MakeLine[] }).makes;
+const left = async (id: string): Promise<number | null> =>
+  ((await server.ask('GET', '/api/shelf')).body as { document: ShelfItem }[]).find(({ document }) => document.id === id)?.document
+    .left ?? null;
+
+test('a make is frozen: design, shelf, settings and plan stay as they were, whatever becomes of them', async () => {
+  const { make } = await begin('copper-eaves', { cups: 2, label: 'for Friday' });
+  expect(make).toMatchObject({ number: 1, revision: 1, cups: 2, label: 'for Friday', version: 1 });
+  expect(make.steps).toHaveLength(make.design.coats.length);
+  const { body: design } = await server.ask('GET', '/api/designs/copper-eaves');
+  const { document, revision } = design as { document: object; revision: number };
+  await server.ask('PUT', '/api/designs/copper-eaves', { parent: revision, document: { ...document, name: 'Other', coats: [] } });
+  await server.ask('DELETE', '/api/designs/copper-eaves');
+  await server.ask('DELETE', `/api/shelf/${make.shelf[0].id}`);
+  expect((await server.ask('GET', `/api/makes/${make.id}`)).body).toMatchObject({ make, entries: [] });
+  await expect(server.store.updateTable('make').set({ document: '{}' }).execute()).rejects.toThrow(/never changes/);
+});
+
+test('what is done, undone and done otherwise is counted on the shelf with its make as the reason', async () => {
+  const { make } = await begin();
+  const at = make.steps.findIndex(({ mix, kind }) => mix !== null && kind === 'resin');
+  const step = make.steps[at];
+  const resin = step.amounts[0].item ?? '';
+  await server.ask('POST', `/api/shelf/${resin}/movements`, { why: 'counted anew', amount: 500 });
+  const { a, b } = { a: step.amounts[0].amount, b: step.amounts[1].amount };
+  expect(await write(make.id, 0, { what: 'begun', coat: step.coat })).toMatchObject({ status: 200 });
+  const done = await write(make.id, 1, { what: 'done', coat: step.coat, took: { [resin]: 9999 } });
+  expect((done.body as Logged).entries[1]).toMatchObject({ what: 'done', took: { [resin]: a + b } });
+  expect(await left(resin)).toBeCloseTo(500 - a - b, 6);
+  await write(make.id, 2, { what: 'undone', coat: step.coat });
+  expect(await left(resin)).toBeCloseTo(500, 6);
+  await write(make.id, 3, { what: 'done', coat: step.coat, poured: { a: a + 3, b: b + 3 } });
+  expect(await left(resin)).toBeCloseTo(500 - a - b - 6, 6);
+  const { body: ledger } = await server.ask('GET', `/api/shelf/${resin}/ledger`);
+  expect(ledger).toMatchObject([
+    { why: `Copper Eaves, make 1: ${step.title}`, change: -(a + b + 6) },
+    { why: `Copper Eaves, make 1: ${step.title}, undone` },
+    {},
+    {},
+    expect.anything(),
+  ]);
+});
+
+test('a jar that holds less than was used is empty then, and gets no more back than it gave', async () => {
+  const { make } = await begin();
+  const step = make.steps.find(({ kind, mix }) => mix !== null && kind === 'resin');
+  const resin = step?.amounts[0].item ?? '';
+  await server.ask('POST', `/api/shelf/${resin}/movements`, { why: 'counted anew', amount: 2 });
+  await write(make.id, 0, { what: 'done', coat: step?.coat });
+  expect(await left(resin)).toBe(0);
+  await write(make.id, 1, { what: 'undone', coat: step?.coat });
+  expect(await left(resin)).toBe(2);
+});
+
+test('two windows: the second one is told what the first wrote; the same entry sent twice is there once', async () => {
+  const { make } = await begin();
+  const [{ coat }] = make.steps;
+  const entry = { id: v7(), what: 'begun', coat };
+  const sent = { after: 0, entry };
+  expect(await server.ask('POST', `/api/makes/${make.id}/entries`, sent)).toMatchObject({ status: 200 });
+  expect(((await server.ask('POST', `/api/makes/${make.id}/entries`, sent)).body as Logged).entries).toHaveLength(1);
+  expect(await write(make.id, 0, { what: 'skipped', coat, why: 'no time' })).toMatchObject({
+    status: 409,
+    body: { title: 'Changed elsewhere', entries: [{ what: 'begun' }] },
+  });
+  await write(make.id, 1, { what: 'done', coat });
+  expect(await write(make.id, 2, { what: 'done', coat })).toMatchObject({ status: 409, body: { title: 'Done already' } });
+});
+
+test('a list says how each stands; what is over leaves the bench, and comes back when it is taken up', async () => {
+  const first = await begin();
+  const second = await begin('peat-fire');
+  expect((await begin()).make.number).toBe(2);
+  await write(first.make.id, 0, { what: 'given up', why: 'it fell' });
+  expect((await lines()).map(({ name, number }) => [name, number])).toEqual([
+    ['Copper Eaves', 2],
+    ['Peat Fire', 1],
+  ]);
+  expect((await lines(true)).map(({ standing }) => standing.givenUp)).toEqual([false, false, true]);
+  await write(first.make.id, 1, { what: 'taken up' });
+  expect(await lines()).toHaveLength(3);
+  let after = 0;
+  for (const { coat } of second.make.steps) {
+    await write(second.make.id, after, { what: 'skipped', coat, why: 'a trial' });
+    after += 1;
+  }
+  expect(await lines()).toHaveLength(2);
+});
+
+test('what can’t be made or written gets a sentence', async () => {
+  expect(await server.ask('POST', '/api/makes', { id: v7(), design: 'gone' })).toMatchObject({ status: 404 });
+  expect(await server.ask('POST', '/api/makes', { id: v7(), design: 'peat-fire', cups: 0 })).toMatchObject({
+    status: 422,
+    body: { detail: 'Make one at least.' },
+  });
+  const { body: empty } = await server.ask('GET', '/api/designs/peat-fire');
+  const { document, revision } = empty as { document: object; revision: number };
+  await server.ask('PUT', '/api/designs/peat-fire', { parent: revision, document: { ...document, coats: [] } });
+  expect(await server.ask('POST', '/api/makes', { id: v7(), design: 'peat-fire' })).toMatchObject({
+    status: 422,
+    body: { detail: 'This design has no coats yet: lay some, then make it.' },
+  });
+  const { make } = await begin();
+  expect(await write(make.id, 0, { what: 'begun', coat: 'no-such' })).toMatchObject({ status: 422 });
+  expect(await write(make.id, 0, { what: 'danced', coat: make.steps[0].coat })).toMatchObject({ status: 422 });
+  expect(await write(make.id, 0, { what: 'skipped', coat: make.steps[0].coat, why: ' ' })).toMatchObject({
+    status: 422,
+    body: { detail: 'Say why, in a word.' },
+  });
+  expect(await server.ask('GET', '/api/makes/none')).toMatchObject({ status: 404 });
+  expect(await server.ask('POST', '/api/clock', { on: 5 })).toMatchObject({ status: 404 });
+});
+
+test('makes and their logs are in a backup, and come back from it', async () => {
+  const { make } = await begin();
+  await write(make.id, 0, { what: 'begun', coat: make.steps[0].coat });
+  const { body: before } = await server.ask('GET', `/api/makes/${make.id}`);
+  const saved = await server.app.inject({ method: 'GET', url: '/api/backups/now.zip', headers: { host: '127.0.0.1:4310' } });
+  const other = await running(newFile());
+  const sent = await other.app.inject({
+    method: 'POST',
+    url: '/api/backups/restore',
+    headers: { host: '127.0.0.1:4310', 'content-type': 'application/zip' },
+    payload: saved.rawPayload,
+  });
+  expect(sent.statusCode).toBeLessThan(300);
+  const { body: after } = await other.ask('GET', `/api/makes/${make.id}`);
+  expect({ ...(after as Logged), now: 0 }).toEqual({ ...(before as Logged), now: 0 });
+  await other.stop();
+});
