@@ -7,12 +7,14 @@ import {
   logEntrySchema,
   makeOf,
   makeSchema,
+  mishapAnswer,
   standingText,
   takenFrom,
   type LogEntry,
   type Make,
   type MakeId,
   type MakeMix,
+  type Mishap,
 } from '../src/make';
 import { anyDesign, anyWorkshop } from './any-design';
 import { demoFile, demoNames, workshop } from './workshop';
@@ -103,8 +105,8 @@ describe('how it stands', () => {
     ]);
     const done = [...begun, entry(minutes + 9, { what: 'done', coat: resin.coat })];
     expect(bench(done, minutes + 400).timers.slice(0, 2)).toEqual([
-      expect.objectContaining({ name: 'Look again', until: from + 21 * MINUTE }),
-      expect.objectContaining({ name: 'Next coat from', until: from + (9 + resin.wait.minutes) * MINUTE }),
+      expect.objectContaining({ name: 'Look again in', until: from + 21 * MINUTE }),
+      expect.objectContaining({ name: 'Ready in', until: from + (9 + resin.wait.minutes) * MINUTE }),
     ]);
   });
   test('a window that has closed is missed; laid in time it isn’t, whenever it is looked at', () => {
@@ -215,5 +217,44 @@ describe('another amount than planned', () => {
       tidy(times * (drops?.amount ?? 0) * (drops?.each ?? 0)),
       6,
     );
+  });
+});
+
+describe('what is answered when something goes wrong', () => {
+  const make = made();
+  const resin = coatOf(make, 'resin');
+  const clock = (moment: number) => new Date(moment).toISOString().slice(0, 16);
+  const answer = (kind: Mishap, entries: readonly LogEntry[], minute: number, of = make, at = resin) => {
+    const bench = benchOf(of, entries, START + minute * MINUTE);
+    const coat = bench.coats.find(({ step }) => step === at);
+    if (!coat) throw new Error('no coat');
+    return mishapAnswer(kind, coat, { make: of, bench, shelf: workshop.shelf, units: workshop.settings.units, clock });
+  };
+  test('spilt resin is mixed anew by its amounts, in gloves', () => {
+    expect(answer('spilt', [], 0)).toMatch(/in gloves.*mix anew, for all of it: [\d.]+ ml of Part A and [\d.]+ ml of Part B\.$/);
+  });
+  test('a window that closed: it cures, is sanded and washed first, from when that can be', () => {
+    const open = {
+      ...make,
+      steps: make.steps.map((one) => (one === resin ? { ...one, wait: { ...one.wait, closes: 300 } } : one)),
+    };
+    const [laid, next] = open.steps.slice(make.steps.indexOf(resin));
+    const done = [...upTo(open, laid.coat), entry(20, { what: 'done', coat: laid.coat })];
+    expect(answer('too late', done, 400, open, next)).toMatch(/bonds no more.*cure until 2026-11-2.*sand it dull, wash/);
+    expect(answer('too late', done, 200, open, next)).toBe('Its window is still open: go on now.');
+    expect(answer('too late', [], 5)).toMatch(/Nothing lies under it/);
+  });
+  test('a missing jar gets the nearest of its kind that aren’t empty', () => {
+    const pour = coatOf(make, 'glitter');
+    const said = answer('jar missing', [], 0, make, pour);
+    const [first] = pour.amounts;
+    expect(said).toContain(`For ${first.name} take `);
+    const [, nearest] = /^For .*? take (.*?) \(ΔE/.exec(said) ?? [];
+    const empty = workshop.shelf.map((one) => (one.name === nearest ? { ...one, left: 0 } : one));
+    const bench = benchOf(make, [], START);
+    const coat = bench.coats.find(({ step }) => step === pour);
+    expect(
+      coat && mishapAnswer('jar missing', coat, { make, bench, shelf: empty, units: workshop.settings.units, clock }),
+    ).not.toContain(`${nearest} (`);
   });
 });

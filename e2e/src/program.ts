@@ -17,6 +17,8 @@ function findUpwards(folder: string): string {
 export class Program {
   private child: ChildProcess | null = null;
   address = '';
+  /** minutes that the workshop's clock was moved on by */
+  private gone = 0;
 
   constructor(
     private readonly demo: boolean,
@@ -29,7 +31,7 @@ export class Program {
     const words = ['server/dist/serve.js', ...(this.demo ? ['--demo'] : [])];
     const child = spawn(process.execPath, words, {
       cwd: ROOT,
-      env: { ...process.env, AURANTIA_DATA: this.folder, AURANTIA_PORT: port },
+      env: { ...process.env, AURANTIA_DATA: this.folder, AURANTIA_PORT: port, AURANTIA_CLOCK: 'movable' },
       stdio: ['ignore', 'pipe', 'inherit'],
     });
     this.child = child;
@@ -40,7 +42,23 @@ export class Program {
         if (found) resolve(found[0]);
       });
     });
+    if (this.gone !== 0) await this.moveClock(this.gone);
     return this.address;
+  }
+
+  /** Moves the workshop's clock on, as if so many minutes had gone by; it stays so when the program is started again. */
+  async wait(minutes: number): Promise<void> {
+    this.gone += minutes;
+    await this.moveClock(minutes);
+  }
+
+  private async moveClock(minutes: number): Promise<void> {
+    const reply = await fetch(`${this.address}/api/clock`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ on: minutes }),
+    });
+    if (!reply.ok) throw new Error(`The clock can’t be moved: ${await reply.text()}`);
   }
 
   /** The most memory it has held since it was started, MB, threads and all. */

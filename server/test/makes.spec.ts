@@ -110,6 +110,15 @@ test('a list says how each stands; what is over leaves the bench, and comes back
   expect(await lines()).toHaveLength(2);
 });
 
+test('a note for next time comes back at its coat when the design is made again; another note doesn’t', async () => {
+  const { make } = await begin();
+  const { coat } = make.steps[2];
+  await write(make.id, 0, { what: 'note', coat, text: 'Lighter brown.', next: true });
+  await write(make.id, 1, { what: 'note', coat, text: 'The "next":true of it all.' });
+  expect((await begin()).make.notes).toEqual([{ coat, text: 'Lighter brown.', number: 1 }]);
+  expect((await begin('peat-fire')).make.notes).toEqual([]);
+});
+
 test('what can’t be made or written gets a sentence', async () => {
   expect(await server.ask('POST', '/api/makes', { id: v7(), design: 'gone' })).toMatchObject({ status: 404 });
   expect(await server.ask('POST', '/api/makes', { id: v7(), design: 'peat-fire', cups: 0 })).toMatchObject({

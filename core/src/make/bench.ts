@@ -24,8 +24,10 @@ export interface BenchTimer {
   /** ms since 1970 */
   readonly from: number;
   readonly until: number;
-  /** what is to be done once it is over; null where nothing is, but that it may be */
-  readonly then: string | null;
+  /** whether it lasts so long, or comes in so long */
+  readonly counts: 'for' | 'in';
+  /** what is so once it is over */
+  readonly then: string;
 }
 
 /** How a make stands at a moment. */
@@ -122,26 +124,21 @@ export function benchOf(make: Pick<Make, 'steps'>, entries: readonly LogEntry[],
 /** What is timed: of the coat that is being done, or of what the one before it needs. */
 function timersOf(current: BenchCoat | null, before: BenchCoat | null): readonly BenchTimer[] {
   const timers: BenchTimer[] = [];
-  const add = (name: string, from: number, minutes: number | null, then: string | null) => {
-    if (minutes !== null && minutes > 0) timers.push({ name, from, until: from + minutes * MINUTE, then });
+  const add = (name: string, counts: BenchTimer['counts'], from: number, minutes: number | null, then: string) => {
+    if (minutes !== null && minutes > 0) timers.push({ name, counts, from, until: from + minutes * MINUTE, then });
   };
   if (current && current.begun !== null) {
     const { step, begun } = current;
-    add('Stir', begun, step.stir, 'Stirred long enough');
+    add('Stir', 'for', begun, step.stir, 'Stirred long enough');
     const [name, then] = step.mix ? ['On the cup within', 'It thickens now'] : ['Glitter on it within', 'The glue is setting'];
-    add(name, begun, step.within, then);
+    add(name, 'for', begun, step.within, then);
     return timers;
   }
   if (before?.ended) {
     const { step, ended } = before;
-    add('Look again', ended, step.look, 'Look for runs and bubbles');
-    add(
-      current ? 'Next coat from' : 'Cured through',
-      ended,
-      step.wait.minutes,
-      current ? `${current.step.title}: ready` : 'The cup is done',
-    );
-    if (current) add('Next coat before', ended, step.wait.closes, 'The window has closed: let it cure, sand and wash it first');
+    add('Look again in', 'in', ended, step.look, 'Look for runs and bubbles');
+    add(current ? 'Ready in' : 'Cured in', 'in', ended, step.wait.minutes, current ? 'Ready' : 'Cured through');
+    if (current) add('Window closes in', 'in', ended, step.wait.closes, 'The window has closed');
   }
   return timers;
 }

@@ -6,3 +6,4 @@ export * from './bench-words';
 export * from './over-poured';
 export * from './taken';
 export * from './standing';
+export * from './mishap-answers';

@@ -38,6 +38,7 @@ export function makeOf({ id, cups, label }: Omit<MakeWish, 'design'>, { design, 
     cups,
     label,
     at,
+    notes: [],
     steps: all.map(({ planned, batch }, i) =>
       stepOf(design.coats[i], { planned, batch, plan, settings, cups, shelf: workshop.shelf }),
     ),

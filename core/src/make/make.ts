@@ -100,6 +100,8 @@ export const makeSchema = z.strictObject({
   /** who or what it is for */
   label: z.string().max(60, 'Keep it under 60 letters.'),
   at: z.iso.datetime(),
+  /** what makers wrote “for next time” at earlier makes of this design, and at which of them */
+  notes: z.array(z.strictObject({ coat: coatIdSchema.nullable(), text: z.string(), number: z.int() })).default([]),
   steps: z.array(stepSchema).min(1, 'This design has no coats yet: lay some, then make it.'),
 });
 export type Make = z.infer<typeof makeSchema>;

@@ -45,7 +45,7 @@ export class MakesStore {
       const here = await within.selectFrom('make').where('id', '=', make.id).select('id').executeTakeFirst();
       if (here) return makes.one(make.id);
       const number = await makes.nextNumber(make.designId);
-      const kept: Make = { ...make, number };
+      const kept: Make = { ...make, number, notes: await makes.notesFor(make.designId) };
       await within
         .insertInto('make')
         .values({
@@ -61,6 +61,22 @@ export class MakesStore {
         })
         .execute();
       return { make: kept, entries: [] };
+    });
+  }
+
+  /** What was written “for next time” at the makes of a design so far, the first first. */
+  private async notesFor(design: string): Promise<Make['notes']> {
+    const rows = await this.store
+      .selectFrom('make_entry')
+      .innerJoin('make', 'make.id', 'make_entry.make_id')
+      .where('make.design_id', '=', design)
+      .where('make_entry.document', 'like', '%"next":true%')
+      .select(['make.number', 'make_entry.document'])
+      .orderBy('make_entry.row')
+      .execute();
+    return rows.flatMap(({ number, document }) => {
+      const entry = logEntrySchema.parse(JSON.parse(document));
+      return entry.what === 'note' && entry.next ? [{ coat: entry.coat, text: entry.text, number }] : [];
     });
   }
 

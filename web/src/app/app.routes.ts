@@ -35,5 +35,15 @@ export const routes: Routes = [
     loadComponent: () => import('./places/palettes/palettes-place').then((m) => m.PalettesPlace),
   },
   { path: 'cups', title: 'Cups · Aurantia', loadComponent: () => import('./places/cups/cups-place').then((m) => m.CupsPlace) },
+  {
+    path: 'bench',
+    title: 'Bench · Aurantia',
+    loadComponent: () => import('./places/bench/bench-place').then((m) => m.BenchPlace),
+  },
+  {
+    path: 'bench/:id',
+    title: 'Bench · Aurantia',
+    loadComponent: () => import('./places/bench/bench-place').then((m) => m.BenchPlace),
+  },
   { path: '**', redirectTo: 'designs' },
 ];

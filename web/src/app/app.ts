@@ -14,6 +14,7 @@ const places = [
   { path: '/designs', name: 'Designs', key: 'd' },
   { path: '/shelf', name: 'Shelf', key: 's' },
   { path: '/cups', name: 'Cups', key: 'c' },
+  { path: '/bench', name: 'Bench', key: 'b' },
 ] as const;
 
 /** The frame round every place: header, places, and the keys that work everywhere. */

@@ -17,7 +17,8 @@ export class OpenDesign {
   readonly probe = signal<WallPlace | 'base' | null>(null);
   /** so many of its coats the cup is shown with; null for all, and again once they change */
   readonly upTo = linkedSignal<unknown, number | null>({
-    source: () => this.session.document()?.coats,
+    // A plain function would be run, and this forgotten, at every change of anything.
+    source: computed(() => this.session.document()?.coats),
     computation: () => null,
   });
   /** the coat that is open among the coats; what it lays is marked on the cup */

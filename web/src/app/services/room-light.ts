@@ -1,5 +1,5 @@
 import { keepHere, keptHere } from './kept-here';
-import { computed, effect, Injectable, signal, DOCUMENT, inject } from '@angular/core';
+import { computed, effect, Injectable, signal, DOCUMENT, inject, type DestroyRef } from '@angular/core';
 
 /** By which light the screens are read; `computer` follows what the computer itself is set to. */
 export type LightWish = 'day' | 'evening' | 'computer';
@@ -13,7 +13,10 @@ export class RoomLight {
   private readonly computer = globalThis.matchMedia?.('(prefers-color-scheme: dark)');
   private readonly darkComputer = signal(this.computer?.matches ?? false);
   readonly wish = signal<LightWish>(kept());
+  /** the bench stands under a lamp, whatever the other screens are read by */
+  private readonly lamp = signal(false);
   readonly now = computed(() => {
+    if (this.lamp()) return 'evening';
     const wish = this.wish();
     if (wish !== 'computer') return wish;
     return this.darkComputer() ? 'evening' : 'day';
@@ -24,6 +27,12 @@ export class RoomLight {
     effect(() => {
       this.root.dataset['light'] = this.now();
     });
+  }
+
+  /** For as long as what asks for it is there. */
+  underLamp(until: DestroyRef): void {
+    this.lamp.set(true);
+    until.onDestroy(() => this.lamp.set(false));
   }
 
   choose(wish: LightWish): void {

@@ -1,8 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { MatDialog } from '@angular/material/dialog';
 import { cardOf } from '@aurantia/core';
 import { CupFigure } from '../../parts/cup-view/cup-figure';
 import { WorkshopMemory } from '../../services/workshop';
 import { OpenDesign } from '../open-design';
+import { DesignSession } from '../session';
 import { BUTTONS } from '../../parts/buttons';
 
 /** The recipe on one page, as it prints: someone else can make the cup from it. */
@@ -15,6 +17,8 @@ import { BUTTONS } from '../../parts/buttons';
 })
 export class CardStage {
   private readonly memory = inject(WorkshopMemory);
+  private readonly dialog = inject(MatDialog);
+  private readonly session = inject(DesignSession);
   protected readonly design = inject(OpenDesign).design;
   protected readonly plan = inject(OpenDesign).plan;
 
@@ -22,6 +26,16 @@ export class CardStage {
   protected readonly card = computed(() => cardOf(this.plan(), this.design(), this.memory.settings()));
   /** the cup 150 css pixels tall, whatever its size */
   protected readonly scale = computed(() => 150 / this.plan().surface.height);
+
+  /** Freezes a make of it; what is being kept is waited for, so that it is made as it is seen. */
+  protected async make(): Promise<void> {
+    const { MakeDialog } = await import('../../places/make-dialog/make-dialog');
+    this.dialog.open(MakeDialog, {
+      width: '520px',
+      maxWidth: '96vw',
+      data: { design: this.design(), findings: this.plan().findings, kept: () => this.session.saving.state() === 'kept' },
+    });
+  }
 
   protected print(): void {
     window.print();

@@ -62,7 +62,7 @@ export class InkDabForm {
   protected readonly lined = signal(true);
   private readonly patch = signal<KnownPatch | null>(null);
   private readonly picked = linkedSignal<string, Readonly<Record<Spot, SpotColour | null>>>({
-    source: () => this.ink().id,
+    source: computed(() => this.ink().id),
     computation: () => ({ overWhite: null, overBlack: null, white: null, black: null }),
   });
   /** which spot the next press on the photo is */

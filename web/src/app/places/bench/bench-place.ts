@@ -1,0 +1,76 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  inject,
+  input,
+  signal,
+  untracked,
+} from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { Title } from '@angular/platform-browser';
+import { RouterLink } from '@angular/router';
+import { standingText, stateAt } from '@aurantia/core/make';
+import { BUTTONS } from '../../parts/buttons';
+import { Makes } from '../../services/makes';
+import { RoomLight } from '../../services/room-light';
+import { WorkshopTime } from '../../services/workshop-time';
+import { CoatWork } from './coat-work';
+import { MakeLog } from './make-log';
+import { MakeRail } from './make-rail';
+import { OpenMake } from './open-make';
+
+/** Where cups are made: one coat at a time, to be read from two metres, under a lamp. */
+@Component({
+  selector: 'au-bench-place',
+  imports: [BUTTONS, CoatWork, MakeLog, MakeRail, RouterLink],
+  providers: [OpenMake],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './bench-place.html',
+  styleUrl: './bench-place.scss',
+})
+export class BenchPlace {
+  private readonly makes = inject(Makes);
+  private readonly time = inject(WorkshopTime);
+  protected readonly open = inject(OpenMake);
+  /** of the make that is open; none on the way in */
+  readonly id = input<string>();
+  protected readonly log = signal(false);
+
+  protected readonly lines = computed(() =>
+    (this.makes.lines() ?? []).map((line) => ({
+      ...line,
+      called: line.number === 1 && line.label === '' ? line.name : `${line.name} · ${line.label || `make ${line.number}`}`,
+      stands: standingText(line.standing, this.time.now()),
+      state: stateAt(line.standing, this.time.now()),
+    })),
+  );
+  protected readonly loaded = computed(() => this.makes.lines() !== null);
+
+  constructor() {
+    this.time.watch();
+    this.makes.load();
+    this.makes
+      .changes()
+      .pipe(takeUntilDestroyed())
+      .subscribe((changed) => {
+        this.makes.load();
+        if (changed === this.id()) this.open.open(changed);
+      });
+    inject(RoomLight).underLamp(inject(DestroyRef));
+    // The first one that wants something is opened, where none is named.
+    effect(() => {
+      const named = this.id();
+      const first = this.lines().find(({ state }) => state !== 'done' && state !== 'given up');
+      const wanted = named ?? first?.id ?? null;
+      if (wanted !== untracked(this.open.logged)?.make.id) untracked(() => this.open.open(wanted));
+    });
+    const title = inject(Title);
+    effect(() => {
+      const bench = this.open.bench();
+      title.setTitle(bench ? `${standingText(bench.standing, this.time.now())} · Aurantia` : 'Bench · Aurantia');
+    });
+  }
+}

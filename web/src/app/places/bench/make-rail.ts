@@ -1,0 +1,57 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, model } from '@angular/core';
+import { countText } from '@aurantia/core';
+import type { Bench, BenchCoat, Make } from '@aurantia/core/make';
+import { BUTTONS } from '../../parts/buttons';
+import { WorkshopTime } from '../../services/workshop-time';
+import { momentText } from './moment-text';
+
+/** The coats of a make along a rule, each with the moment it was done at, or is due. */
+@Component({
+  selector: 'au-make-rail',
+  imports: [BUTTONS],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h1>{{ make().design.name }}</h1>
+    <p class="soft">{{ called() }}</p>
+    <ol>
+      @for (row of rows(); track row.coat) {
+        <li [class]="row.state" [attr.aria-current]="row.now ? 'step' : null">
+          <span>{{ row.title }}</span><time>{{ row.when }}</time>
+        </li>
+      }
+    </ol>
+    <button type="button" matButton="outlined" class="turn" (click)="log.set(!log())">
+      {{ log() ? 'Back to the bench' : 'What happened so far' }}
+    </button>
+  `,
+  styleUrl: './make-rail.scss',
+})
+export class MakeRail {
+  private readonly time = inject(WorkshopTime);
+  readonly make = input.required<Make>();
+  readonly bench = input.required<Bench>();
+  /** the log is shown in place of the coat */
+  readonly log = model(false);
+
+  protected readonly called = computed(() => {
+    const { number, label, cups } = this.make();
+    return [`make ${number}`, ...(label ? [label] : []), ...(cups > 1 ? [countText(cups, 'cup')] : [])].join(', ');
+  });
+  protected readonly rows = computed(() =>
+    this.bench().coats.map((coat) => ({
+      coat: coat.step.coat,
+      title: coat.step.title,
+      state: coat.state,
+      now: coat.state === 'begun' || coat.state === 'next',
+      when: this.when(coat),
+    })),
+  );
+
+  private when({ state, ended, due }: BenchCoat): string {
+    const now = this.time.now();
+    if (state === 'skipped') return 'left out';
+    if (state === 'begun') return 'now';
+    const moment = ended ?? due;
+    return moment === null ? '' : momentText(moment, now);
+  }
+}

@@ -1,0 +1,51 @@
+import { computed, inject, Injectable, signal } from '@angular/core';
+import { benchOf, type Bench } from '@aurantia/core/make';
+import { Makes, wroteElsewhere, type LoggedMake, type NewEntry } from '../../services/makes';
+import { Notices } from '../../services/notices';
+import { WorkshopTime } from '../../services/workshop-time';
+
+/** The make that is open at the bench: its log, how it stands each second, and what is written into it. */
+@Injectable()
+export class OpenMake {
+  private readonly makes = inject(Makes);
+  private readonly notices = inject(Notices);
+  private readonly time = inject(WorkshopTime);
+
+  readonly logged = signal<LoggedMake | null>(null);
+  /** a sentence where it can't be opened */
+  readonly missing = signal<string | null>(null);
+  /** something is on its way to the memory: a second press says nothing new */
+  readonly busy = signal(false);
+  readonly bench = computed<Bench | null>(() => {
+    const logged = this.logged();
+    return logged && benchOf(logged.make, logged.entries, this.time.now());
+  });
+
+  open(id: string | null): void {
+    if (this.logged()?.make.id !== id) this.logged.set(null);
+    this.missing.set(null);
+    if (id === null) return;
+    this.makes.one(id).subscribe({
+      next: (logged) => this.logged.set(logged),
+      error: (error: unknown) => this.missing.set(error instanceof Error ? error.message : 'This make can’t be opened.'),
+    });
+  }
+
+  write(entry: NewEntry, then: () => void = () => undefined): void {
+    const logged = this.logged();
+    if (!logged || this.busy()) return;
+    this.busy.set(true);
+    this.makes.write(logged, entry).subscribe({
+      next: (now) => {
+        this.busy.set(false);
+        this.logged.set(now);
+        then();
+      },
+      error: (error: unknown) => {
+        this.busy.set(false);
+        this.notices.failed(error);
+        if (wroteElsewhere(error)) this.open(logged.make.id);
+      },
+    });
+  }
+}

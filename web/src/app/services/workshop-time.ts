@@ -1,0 +1,26 @@
+import { DestroyRef, inject, Injectable, signal } from '@angular/core';
+import { interval } from 'rxjs';
+
+/** Seconds are shown while somebody stirs. */
+const TICK = 1000;
+
+/** The time of the workshop's own clock: whatever a page's clock says, everything at the bench goes by that one. */
+@Injectable({ providedIn: 'root' })
+export class WorkshopTime {
+  /** ms that the workshop's clock is ahead of this page's */
+  private ahead = 0;
+  /** ms since 1970, each second anew while somebody watches */
+  readonly now = signal(Date.now());
+
+  /** @param now what the workshop's clock said just now */
+  set(now: number): void {
+    this.ahead = now - Date.now();
+    this.now.set(now);
+  }
+
+  /** Keeps the time going for as long as a component is there; a page without one has no timer at all. */
+  watch(until = inject(DestroyRef)): void {
+    const ticking = interval(TICK).subscribe(() => this.now.set(Date.now() + this.ahead));
+    until.onDestroy(() => ticking.unsubscribe());
+  }
+}
