@@ -1,45 +1,22 @@
 import fc from 'fast-check';
-import { planOf, resinMix, tidy, type CoatId } from '../src';
+import { planOf, resinMix, tidy } from '../src';
 import {
   answerPour,
   benchOf,
   filmOf,
-  logEntrySchema,
   makeOf,
   makeSchema,
   mishapAnswer,
   standingText,
   takenFrom,
   type LogEntry,
-  type Make,
   type MakeId,
   type MakeMix,
   type Mishap,
 } from '../src/make';
 import { anyDesign, anyWorkshop } from './any-design';
-import { demoFile, demoNames, workshop } from './workshop';
-
-const AT = '2026-11-28T08:00:00.000Z';
-const START = Date.parse(AT);
-const MINUTE = 60_000;
-const made = (name: (typeof demoNames)[number] = 'copper-eaves', cups = 1): Make =>
-  makeOf({ id: 'm' as MakeId, cups, label: '' }, { design: demoFile(name).design, revision: 3, workshop, number: 1, at: AT });
-let written = 0;
-const entry = (minutes: number, what: object): LogEntry =>
-  logEntrySchema.parse({ id: `e${(written += 1)}`, at: new Date(START + minutes * MINUTE).toISOString(), ...what });
-const coatOf = (make: Make, kind: string): Make['steps'][number] => {
-  const step = make.steps.find((one) => one.kind === kind);
-  if (!step) throw new Error(`no ${kind}`);
-  return step;
-};
-/** Everything up to a coat done, a minute each. */
-const upTo = (make: Make, coat: CoatId): LogEntry[] =>
-  make.steps
-    .slice(
-      0,
-      make.steps.findIndex((step) => step.coat === coat),
-    )
-    .map((step, i) => entry(i, { what: 'done', coat: step.coat }));
+import { AT, coatOf, entry, made, MINUTE, START, upTo } from './made';
+import { demoNames, workshop } from './workshop';
 
 describe('a make', () => {
   test('keeps its plan as numbers that its schema takes back bit by bit, for any design', () => {

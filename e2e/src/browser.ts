@@ -134,7 +134,7 @@ export const press = (browser: Browser, name: string | RegExp, css = 'button, a,
   withNamed(browser, css, name, (element) => element.click());
 
 /** Ticks a thing that is so or not, or takes its tick away. What takes the press lies unseen over the drawn box. */
-export async function tick(browser: Browser, name: string): Promise<void> {
+export async function tick(browser: Browser, name: string | RegExp): Promise<void> {
   await browser.wait(
     async () => {
       try {

@@ -1,7 +1,7 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { Key } from 'selenium-webdriver';
-import { choose, menuItem, openBrowser, painted, picture, press, reads, resize, type, withNamed, type Browser } from './browser';
+import { choose, menuItem, openBrowser, painted, picture, press, reads, resize, type, type Browser } from './browser';
 import { Program } from './program';
 
 const FOLDER = join(__dirname, '..', '..', 'docs', 'screenshots');
@@ -78,15 +78,6 @@ const shots: readonly { name: string; path: string; says: string | RegExp; then?
   { name: 'cups', path: '/cups', says: 'Measuring sheet' },
   { name: 'clock', path: '/designs/orchard-frost/coats?shown=clock', says: 'hands on' },
   {
-    name: 'cut-through',
-    path: '/designs/slate-and-saffron/coats?shown=cut',
-    says: 'of coats here',
-    then: (browser) =>
-      withNamed(browser, 'au-cup-view .handle', 'Where the coats are cut through', (knob) =>
-        knob.sendKeys(...Array.from({ length: 4 }, () => Key.chord(Key.SHIFT, Key.ARROW_UP))),
-      ),
-  },
-  {
     name: 'growth',
     path: '/designs/peat-fire/coats?shown=growth',
     says: 'After coat',
@@ -108,7 +99,26 @@ const shots: readonly { name: string; path: string; says: string | RegExp; then?
       await browser.executeScript('document.querySelector(".stage").scrollTop = 0');
     },
   },
-  // Last: they lay coats.
+  // Last: they lay coats, and make a cup.
+  {
+    name: 'bench',
+    path: '/designs/copper-eaves/card',
+    says: 'Rest until cured through',
+    then: async (browser) => {
+      await press(browser, 'Make it');
+      await type(browser, 'For whom, or when', 'for Friday');
+      await press(browser, /^To the bench/, 'mat-dialog-container button');
+      for (let coat = 1; coat < 9; coat += 1) {
+        await reads(browser, `Coat ${coat} of`, 'au-coat-work');
+        await press(browser, /^Begin/, '.large');
+        await press(browser, 'It is on', '.large');
+      }
+      await reads(browser, 'First resin over the glitter', 'au-coat-work h2');
+      await press(browser, /^Begin/, '.large');
+      await reads(browser, /Stir\s+2:/, 'au-coat-work');
+      await browser.executeScript('document.activeElement.blur()');
+    },
+  },
   {
     name: 'grain',
     path: '/designs/copper-eaves/coats',

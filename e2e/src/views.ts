@@ -15,4 +15,5 @@ export const views: readonly [string, string, string][] = [
   ['shelf', '/shelf?item=penny-rain', 'flakes in a ml'],
   ['palettes', '/shelf/palettes', 'no mix yet'],
   ['cups', '/cups', 'Measuring sheet'],
+  ['bench', '/bench', 'Nothing is on the bench'],
 ];

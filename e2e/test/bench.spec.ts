@@ -84,6 +84,11 @@ test('Copper Eaves is made from first touch to cured, over-poured once, reloaded
     'au-make-log',
   );
   expect(await violations(browser)).toEqual([]);
+  // As it was done becomes a recipe, line by line: its amounts are those that were weighed.
+  await tick(browser, /^First resin over the glitter, film: .* planned/);
+  await press(browser, 'Keep it as a design of its own');
+  await reads(browser, 'Copper Eaves, as make 1', 'h1.unseen');
+  await reads(browser, new RegExp(`Part A\\s*${row}`));
 });
 
 test('a foot pedal’s key begins and ends a coat, a press too much is undone, and a phone shows all of it', async () => {

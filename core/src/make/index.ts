@@ -7,3 +7,4 @@ export * from './over-poured';
 export * from './taken';
 export * from './standing';
 export * from './mishap-answers';
+export * from './as-done';

@@ -3,6 +3,7 @@ import { amountRead, reallyPoured, type LogEntry, type Make } from '@aurantia/co
 import { WorkshopMemory } from '../../services/workshop';
 import { WorkshopTime } from '../../services/workshop-time';
 import type { LoggedMake } from '../../services/makes';
+import { MadeAgain } from './made-again';
 import { momentText } from './moment-text';
 
 interface Row {
@@ -22,9 +23,11 @@ interface Row {
 /** What happened to a cup, line by line, the latest first: planned beside what it really was. */
 @Component({
   selector: 'au-make-log',
+  imports: [MadeAgain],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2>What happened so far</h2>
+    <au-made-again [logged]="logged()" />
     <ol>
       @for (row of rows(); track row.id) {
         <li>

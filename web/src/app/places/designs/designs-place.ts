@@ -33,6 +33,7 @@ import { TypicalOffer } from '../../parts/typical-offer/typical-offer';
 import { Unfetched } from '../../parts/unfetched/unfetched';
 import { Waiting } from '../../parts/waiting';
 import { BUTTONS } from '../../parts/buttons';
+import { OnTheBench } from './on-the-bench';
 
 /** Cups that stand large, in front. */
 const IN_FRONT = 3;
@@ -49,6 +50,7 @@ const PAUSE = 150;
 @Component({
   selector: 'au-designs-place',
   imports: [
+    OnTheBench,
     BUTTONS,
     Waiting,
     DesignFilter,

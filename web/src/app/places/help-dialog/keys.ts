@@ -10,6 +10,7 @@ export const keysByPlace: readonly {
       { key: 'g d', does: 'Designs' },
       { key: 'g s', does: 'Shelf' },
       { key: 'g c', does: 'Cups' },
+      { key: 'g b', does: 'Bench' },
       { key: '/', does: 'Search, where there is a search' },
       { key: '?', does: 'This help' },
       { key: 'Esc', does: 'Close what lies over the page; take back what was typed into a figure' },
@@ -36,6 +37,7 @@ export const keysByPlace: readonly {
       { key: 'arrows', does: 'Tilt the swatch in the light; move a stop of a fade' },
     ],
   },
+  { place: 'Bench', keys: [{ key: 'Enter, Page Down', does: 'What the large button does; a foot pedal sends either' }] },
   { place: 'Coats', keys: [{ key: 'Alt ↑ ↓', does: 'Move the coat you are on up or down' }] },
   {
     place: 'Lists of jars',

@@ -1,0 +1,144 @@
+import { blendSchema, coatSchema, designSchema, type Coat, type CoatOf, type Design } from '../design';
+import { countText, listText, percentText, thicknessText, tidy, type Units, amountText } from '../units';
+import { benchOf, type BenchCoat } from './bench';
+import type { LogEntry } from './log-entry';
+import type { Make, MakeAmount, MakeStep } from './make';
+import { filmOf } from './over-poured';
+import { reallyPoured } from './taken';
+
+/** One way in which a cup was really made other than planned, as a change to its recipe that can be taken or left. */
+export interface RecipeChange {
+  readonly id: string;
+  /** what it is of, and from what to what */
+  readonly of: string;
+  readonly planned: string;
+  readonly really: string;
+  /** the recipe with it; the same where what it changes is gone from it */
+  apply(design: Design): Design;
+}
+
+/**
+ * What was really poured, counted and left out, as changes to the recipe: with all of them, its amounts are what was measured.
+ * A mix is of one cup's; a blend poured in several passes takes their mean.
+ */
+export function asDone(make: Make, entries: readonly LogEntry[], units: Units): readonly RecipeChange[] {
+  const { coats } = benchOf(make, entries, 0);
+  const done = coats.filter(({ state }) => state === 'done');
+  return [
+    ...coats.filter(({ state }) => state === 'skipped').map(({ step }) => leftOut(step)),
+    ...done.flatMap((coat) => [...filmChange(make, coat), ...dropChanges(make, coat)]),
+    ...pourChanges(make, done, units),
+  ];
+}
+
+const leftOut = ({ coat, title }: MakeStep): RecipeChange => ({
+  id: `${coat}/left-out`,
+  of: title,
+  planned: 'laid',
+  really: 'left out',
+  apply: (design) => ({ ...design, coats: design.coats.filter(({ id }) => id !== coat) }),
+});
+
+/** A coat with something else in it; as it was where its schema would not take it. */
+const withCoat = (design: Design, id: string, change: (coat: Coat) => unknown): Design => ({
+  ...design,
+  coats: design.coats.map((coat) => {
+    if (coat.id !== id) return coat;
+    const read = coatSchema.safeParse(change(coat));
+    return read.success ? read.data : coat;
+  }),
+});
+
+/** ml of both parts of a resin as it was really mixed; null where it was as planned. */
+function mixedOtherwise({ step, poured }: BenchCoat): number | null {
+  if (!('a' in poured || 'b' in poured)) return null;
+  return step.amounts.filter(({ key }) => key === 'a' || key === 'b').reduce((sum, one) => sum + reallyPoured(one, poured), 0);
+}
+
+function filmChange({ design }: Make, coat: BenchCoat): readonly RecipeChange[] {
+  const { step } = coat;
+  const ml = mixedOtherwise(coat);
+  const laid = design.coats.find(({ id }) => id === step.coat);
+  if (ml === null || !step.mix || !laid || !('thickness' in laid)) return [];
+  // Finer than it is measured and never more than it was: amounts are rounded up to the step they were poured by.
+  const film = Math.floor(filmOf(step.mix, ml) * 1000) / 1000;
+  if (film === laid.thickness) return [];
+  return [
+    {
+      id: `${step.coat}/film`,
+      of: `${step.title}, film`,
+      planned: thicknessText(laid.thickness),
+      really: thicknessText(film),
+      apply: (to) => withCoat(to, step.coat, (one) => ({ ...one, thickness: film })),
+    },
+  ];
+}
+
+/** Drops counted otherwise, or into another amount of resin, are another load. */
+function dropChanges({ design }: Make, coat: BenchCoat): readonly RecipeChange[] {
+  const { step, poured } = coat;
+  const laid = design.coats.find(({ id }) => id === step.coat);
+  if (laid?.kind !== 'ink' || !step.mix || laid.pots !== undefined) return [];
+  const ml = step.amounts
+    .filter(({ key }) => key === 'a' || key === 'b')
+    .reduce((sum, one) => sum + reallyPoured(one, poured), 0);
+  return step.amounts.flatMap((amount): readonly RecipeChange[] => {
+    if (!(amount.key in poured) || (amount.unit !== 'drop' && amount.unit !== 'scoop') || ml === 0) return [];
+    const load = tidy((poured[amount.key] * amount.each * 100) / ml);
+    const before = [laid, ...(laid.also ?? [])].find(({ ink }) => ink === amount.item)?.load ?? 0;
+    return [
+      {
+        id: `${step.coat}/${amount.key}`,
+        of: `${step.title}, ${amount.name}`,
+        planned: `${countText(amount.amount, amount.unit)}, ${percentText(before / 100, 1)}`,
+        really: `${countText(poured[amount.key], amount.unit)}, ${percentText(load / 100, 1)}`,
+        apply: (to) => withCoat(to, step.coat, (one) => withLoad(one as CoatOf<'ink'>, String(amount.item), load)),
+      },
+    ];
+  });
+}
+
+const withLoad = (coat: CoatOf<'ink'>, ink: string, load: number): CoatOf<'ink'> => ({
+  ...coat,
+  ...(coat.ink === ink ? { load } : {}),
+  ...(coat.also ? { also: coat.also.map((one) => (one.ink === ink ? { ...one, load } : one)) } : {}),
+});
+
+/** Pours of areas that don't fade, by jar: the mean of what each pass really was. */
+function pourChanges({ design, cups }: Make, done: readonly BenchCoat[], units: Units): readonly RecipeChange[] {
+  return design.blends.flatMap(({ area, parts }) =>
+    parts.flatMap(({ item }): readonly RecipeChange[] => {
+      const key = `pour/${area}/${item}`;
+      const passes = done.flatMap(({ step, poured }) =>
+        step.amounts.filter((amount) => amount.key === key).map((amount) => ({ amount, poured: reallyPoured(amount, poured) })),
+      );
+      const first = passes.at(0)?.amount;
+      if (!first || passes.every(({ amount, poured }) => poured === amount.amount)) return [];
+      const mean = (of: (pass: { amount: MakeAmount; poured: number }) => number) =>
+        tidy(passes.reduce((sum, pass) => sum + of(pass), 0) / passes.length / cups);
+      const [before, ml] = [mean(({ amount }) => amount.amount), mean(({ poured }) => poured)];
+      const text = (amount: number) => amountText(amount, units, first.gramsPerMl ?? 1);
+      return [
+        {
+          id: key,
+          of: listText([first.name, ...(first.where === null ? [] : [first.where])]).replace(' and ', ', '),
+          planned: text(before),
+          really: text(ml),
+          apply: (to) => ({
+            ...to,
+            blends: to.blends.flatMap((blend) => {
+              if (blend.area !== area) return [blend];
+              const changed = blend.parts.flatMap((part) => (part.item !== item ? [part] : ml > 0 ? [{ ...part, ml }] : []));
+              const read = blendSchema.safeParse({ ...blend, parts: changed });
+              return read.success ? [read.data] : [];
+            }),
+          }),
+        },
+      ];
+    }),
+  );
+}
+
+/** A recipe with some of the changes taken; the frozen one stays as it is. */
+export const recipeWith = (make: Make, changes: readonly RecipeChange[]): Design =>
+  designSchema.parse(changes.reduce((design, change) => change.apply(design), make.design));

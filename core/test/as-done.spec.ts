@@ -1,0 +1,95 @@
+import fc from 'fast-check';
+import { tidy } from '../src';
+import { asDone, makeOf, recipeWith, type LogEntry, type Make, type MakeId } from '../src/make';
+import { AT, coatOf, entry, made } from './made';
+import { demoNames, workshop } from './workshop';
+
+describe('as it was really done', () => {
+  const units = workshop.settings.units;
+  const done = (make: Make, pouredBy: (step: Make['steps'][number]) => Record<string, number>): LogEntry[] =>
+    make.steps.map((step, i) => entry(i * 1000, { what: 'done', coat: step.coat, poured: pouredBy(step) }));
+
+  test.each(demoNames)('%s: made as planned there is nothing to change', (name) => {
+    const make = made(name);
+    expect(
+      asDone(
+        make,
+        done(make, () => ({})),
+        units,
+      ),
+    ).toEqual([]);
+  });
+  test('with all that was other, the recipe’s every amount is what was measured, but where other glitter soaks up other resin', () => {
+    fc.assert(
+      fc.property(fc.constantFrom(...demoNames), fc.array(fc.nat(6), { minLength: 40, maxLength: 40 }), (name, more) => {
+        const make = made(name);
+        const step = workshop.settings.resinStep;
+        let at = 0;
+        const next = () => more[(at += 1) % more.length];
+        const poured = (one: Make['steps'][number]): Record<string, number> => {
+          const { mix, amounts, kind } = one;
+          const really: Record<string, number> = {};
+          const a = amounts.find(({ key }) => key === 'a');
+          if (mix && a && (kind === 'resin' || kind === 'ink')) {
+            const [whole, part] = mix.ratio;
+            really['a'] = tidy(a.amount + next() * step * whole);
+            really['b'] = tidy((really['a'] * part) / whole);
+          }
+          for (const { key, amount, unit } of amounts)
+            if (key.startsWith('pour/')) really[key] = tidy(amount + next() * 0.5);
+            else if (unit === 'drop') really[key] = amount + next();
+          return really;
+        };
+        // A blend that is poured twice takes the mean of both: here both are alike.
+        const first = new Map<string, number>();
+        const log = done(make, (one) =>
+          Object.fromEntries(
+            Object.entries(poured(one)).map(([key, amount]) => {
+              if (!key.startsWith('pour/')) return [key, amount];
+              first.set(key, first.get(key) ?? amount);
+              return [key, first.get(key) ?? amount];
+            }),
+          ),
+        );
+        const changes = asDone(make, log, units);
+        const again = makeOf(
+          { id: 'n' as MakeId, cups: 1, label: '' },
+          { design: recipeWith(make, changes), revision: 1, workshop, number: 2, at: AT },
+        );
+        const fading = new Set(make.design.fades.map(({ area }) => area as string));
+        make.steps.forEach((_, i) => {
+          const written = log[i];
+          if (written.what !== 'done') return;
+          for (const { key, amount, where } of again.steps[i].amounts) {
+            const really = written.poured[key];
+            const ofFade = [...fading].some((area) => key.startsWith(`pour/${area}`));
+            if (really === undefined || ofFade || (make.steps[i].mix?.fill ?? 0) > 0) continue;
+            expect([key, where, amount]).toEqual([key, where, expect.closeTo(really, 6)]);
+          }
+        });
+      }),
+      { numRuns: 40 },
+    );
+  });
+  test('each change can be taken by itself, the frozen recipe stays, and what was left out is gone', () => {
+    const make = made('peat-fire');
+    const ink = coatOf(make, 'ink');
+    const seal = make.steps.find(({ kind }) => kind === 'sand') ?? make.steps[0];
+    const log = make.steps.map((step, i) =>
+      step === seal
+        ? entry(i, { what: 'skipped', coat: step.coat, why: 'smooth already' })
+        : entry(i, { what: 'done', coat: step.coat, poured: step === ink ? { a: ink.amounts[0].amount + 4 } : {} }),
+    );
+    const changes = asDone(make, log, units);
+    expect(changes.map(({ of, planned, really }) => [of, planned, really])).toEqual([
+      [seal.title, 'laid', 'left out'],
+      [`${ink.title}, film`, expect.stringMatching(/mm$/), expect.stringMatching(/mm$/)],
+    ]);
+    expect(recipeWith(make, [])).toEqual(make.design);
+    expect(recipeWith(make, [changes[0]]).coats).toHaveLength(make.steps.length - 1);
+    const thicker = recipeWith(make, [changes[1]]).coats.find(({ id }) => id === ink.coat);
+    const before = make.design.coats.find(({ id }) => id === ink.coat);
+    if (thicker?.kind !== 'ink' || before?.kind !== 'ink') throw new Error('no ink');
+    expect(thicker.thickness).toBeGreaterThan(before.thickness);
+  });
+});
