@@ -102,9 +102,11 @@ const shots: readonly { name: string; path: string; says: string | RegExp; then?
   // Last: they lay coats, and make a cup.
   {
     name: 'bench',
-    path: '/designs/copper-eaves/card',
-    says: 'Rest until cured through',
+    path: '/bench',
+    says: 'Nothing is on the bench',
     then: async (browser) => {
+      await browser.get((await browser.getCurrentUrl()).replace('/bench', '/designs/copper-eaves/card'));
+      await reads(browser, 'Rest until cured through');
       await press(browser, 'Make it');
       await type(browser, 'For whom, or when', 'for Friday');
       await press(browser, /^To the bench/, 'mat-dialog-container button');
