@@ -11,6 +11,7 @@ import {
   readDesignFile,
   type Area,
 } from '../src';
+import { makeJsonSchema } from '../src/make';
 import { coat, demoFile, demoNames, demoText, designWith, workshop } from './workshop';
 
 const faultsOfText = (text: string) => {
@@ -182,6 +183,8 @@ describe('the card', () => {
 });
 
 test('the published schema is the one the program reads by', () => {
-  const published = JSON.parse(readFileSync(join(__dirname, '..', '..', 'docs', 'design.schema.json'), 'utf8'));
-  expect(published).toEqual(JSON.parse(JSON.stringify(designJsonSchema())));
+  const published = (name: string): unknown =>
+    JSON.parse(readFileSync(join(__dirname, '..', '..', 'docs', `${name}.schema.json`), 'utf8'));
+  expect(published('design')).toEqual(JSON.parse(JSON.stringify(designJsonSchema())));
+  expect(published('make')).toEqual(JSON.parse(JSON.stringify(makeJsonSchema())));
 });

@@ -1,3 +1,6 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { By, Key } from 'selenium-webdriver';
 import { openBrowser, press, reads, resize, tick, type, valueOf, type Browser } from '../src/browser';
 import { tooWide, violations } from '../src/fit-and-axe';
@@ -150,4 +153,24 @@ test('a cup that isn’t there is a sentence with a way out, and so is an empty 
   await reads(browser, 'This make isn’t here');
   await press(browser, 'What is on the bench', 'a');
   await reads(browser, /Coat \d+ of/, 'au-coat-work');
+});
+
+test('a make’s file that is none, or whose make went elsewhere, comes in or says why not', async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'aurantia-make-'));
+  const bring = async (name: string, text: string) => {
+    writeFileSync(join(folder, name), text);
+    await (await browser.findElement(By.css('input[aria-label="File of a make"]'))).sendKeys(join(folder, name));
+  };
+  const address = await make('slate-and-saffron');
+  const id = address.slice(address.lastIndexOf('/') + 1);
+  const file = await (await fetch(`${program.address}/api/makes/${id}/file`)).text();
+  await press(browser, 'Those that are done, too');
+  await bring('words.json', 'Dear diary');
+  await reads(browser, 'This file isn’t JSON.');
+  await bring('other.json', '{"format":"diary"}');
+  await reads(browser, 'This is no make of Aurantia’s.');
+  await bring('copy.json', file.replace(id, '01a5e7f0-0000-7000-8000-000000000001'));
+  await browser.wait(async () => (await browser.getCurrentUrl()).endsWith('0001'), 10000, 'the copy never opens');
+  await reads(browser, 'Coat 1 of', 'au-coat-work');
+  expect(await violations(browser)).toEqual([]);
 });

@@ -110,6 +110,21 @@ test('a list says how each stands; what is over leaves the bench, and comes back
   expect(await lines()).toHaveLength(2);
 });
 
+test('a cup whose coats are all on rests at the bench until it has cured through', async () => {
+  const { make } = await begin('peat-fire');
+  const rests = make.steps[make.steps.length - 1];
+  expect(rests.kind).toBe('rest');
+  let after = 0;
+  for (const { coat } of make.steps) {
+    await write(make.id, after, coat === rests.coat ? { what: 'done', coat } : { what: 'skipped', coat, why: 'a trial' });
+    after += 1;
+  }
+  expect(await lines()).toMatchObject([{ id: make.id, standing: { at: null } }]);
+  server.clock.move((rests.wait.minutes + 1) * 60_000);
+  expect(await lines()).toEqual([]);
+  expect(await lines(true)).toHaveLength(1);
+});
+
 test('a note for next time comes back at its coat when the design is made again; another note doesn’t', async () => {
   const { make } = await begin();
   const { coat } = make.steps[2];
@@ -141,6 +156,35 @@ test('what can’t be made or written gets a sentence', async () => {
   });
   expect(await server.ask('GET', '/api/makes/none')).toMatchObject({ status: 404 });
   expect(await server.ask('POST', '/api/clock', { on: 5 })).toMatchObject({ status: 404 });
+});
+
+test('a make goes out as a file and comes in elsewhere, the same bit by bit; its log as a table too', async () => {
+  const { make } = await begin('copper-eaves', { label: '=cmd()' });
+  await write(make.id, 0, { what: 'done', coat: make.steps[1].coat });
+  await write(make.id, 1, { what: 'given up', why: '=1+1, it fell' });
+  const { body: file, headers } = await server.ask('GET', `/api/makes/${make.id}/file`);
+  expect(headers['content-disposition']).toBe('attachment; filename="copper-eaves-1.make.json"');
+  const other = await running(newFile(), true);
+  await other.ask('POST', '/api/makes', { id: v7(), design: 'copper-eaves' });
+  expect(await other.ask('POST', '/api/makes/import', file)).toMatchObject({ status: 201 });
+  expect((await other.ask('GET', `/api/makes/${make.id}/file`)).body).toEqual(file);
+  expect(await other.ask('POST', '/api/makes/import', file)).toMatchObject({ status: 201 });
+  const changed = { ...(file as object), entries: [] };
+  expect(await other.ask('POST', '/api/makes/import', changed)).toMatchObject({ status: 409, body: { title: 'Here already' } });
+  const newer = { ...(file as object), make: { ...make, version: 2 } };
+  expect(await other.ask('POST', '/api/makes/import', newer)).toMatchObject({
+    status: 422,
+    body: { detail: expect.stringContaining('newer Aurantia') as string },
+  });
+  expect(await other.ask('POST', '/api/makes/import', { hello: 1 })).toMatchObject({
+    status: 422,
+    body: { detail: expect.stringContaining('no make of Aurantia’s') as string },
+  });
+  await other.stop();
+  const { body: csv } = await server.ask('GET', `/api/makes/${make.id}/log.csv`);
+  expect(csv).toMatch(/^when,what,coat,words,amount of,unit,planned,really\n/);
+  expect(csv).toMatch(/,done,Base colour: Brick red,,Brick red,ml,[\d.]+,[\d.]+\n/);
+  expect(csv).toMatch(/given up,,"?'=1\+1, it fell/);
 });
 
 test('makes and their logs are in a backup, and come back from it', async () => {

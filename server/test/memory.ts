@@ -6,6 +6,7 @@ import { designFileSchema, type DesignFile } from '@aurantia/core';
 import { createApp } from '../src/app';
 import { fillWithDemo } from '../src/demo';
 import { memoryOf } from '../src/memory';
+import type { WorkshopClock } from '../src/workshop/clock';
 import { openStore, type Store } from '../src/store/open-store';
 
 export const newFile = (): string => join(mkdtempSync(join(tmpdir(), 'aurantia-test-')), 'workshop.sqlite');
@@ -13,6 +14,7 @@ export const newFile = (): string => join(mkdtempSync(join(tmpdir(), 'aurantia-t
 export interface Running {
   readonly app: FastifyInstance;
   readonly store: Store;
+  readonly clock: WorkshopClock;
   ask(
     method: 'GET' | 'PUT' | 'POST' | 'DELETE',
     url: string,
@@ -31,6 +33,7 @@ export async function running(file = newFile(), demo = false, pictures = false):
   return {
     app,
     store,
+    clock: memory.clock,
     async ask(method, url, body, headers = {}) {
       const request: InjectOptions = { method, url, headers: { host: '127.0.0.1:4310', ...headers } };
       if (body !== undefined) request.payload = typeof body === 'string' ? body : JSON.stringify(body);

@@ -8,3 +8,4 @@ export * from './taken';
 export * from './standing';
 export * from './mishap-answers';
 export * from './as-done';
+export * from './make-file';

@@ -1,5 +1,10 @@
 import { writeFileSync } from 'node:fs';
 import { designJsonSchema } from '@aurantia/core';
+import { makeJsonSchema } from '@aurantia/core/make';
 
-/** `npm run schema`: writes docs/design.schema.json anew; a test fails when it is stale. */
-writeFileSync(new URL('../../../docs/design.schema.json', import.meta.url), `${JSON.stringify(designJsonSchema(), null, 2)}\n`);
+/** `npm run schema`: writes the schemas of files in docs/ anew; a test fails when one is stale. */
+for (const [name, schema] of [
+  ['design', designJsonSchema()],
+  ['make', makeJsonSchema()],
+] as const)
+  writeFileSync(new URL(`../../../docs/${name}.schema.json`, import.meta.url), `${JSON.stringify(schema, null, 2)}\n`);

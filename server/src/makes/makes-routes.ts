@@ -1,4 +1,13 @@
-import { logEntrySchema, makeLinesSchema, makeSchema, makeWishSchema } from '@aurantia/core/make';
+import {
+  logEntrySchema,
+  makeFileOf,
+  makeFileSchema,
+  makeLinesSchema,
+  makeLogCsv,
+  makeSchema,
+  makeWishSchema,
+  type Make,
+} from '@aurantia/core/make';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
 import { byId } from '../http/id-param';
@@ -11,13 +20,23 @@ const listed = z.object({ over: z.stringbool().default(false) });
 /** ms between two signs of life to those who listen: what lies between them and here may drop a silent line. */
 const ALIVE = 25_000;
 
+/** Of letters and digits alone, whatever the design is called. */
+const fileName = ({ design, number }: Make): string =>
+  `${
+    design.name
+      .normalize('NFKD')
+      .replace(/[^a-z0-9]+/gi, '-')
+      .replace(/^-|-$/g, '')
+      .toLowerCase() || 'make'
+  }-${number}`;
+
 /** Makes: begin one, see how all stand, write to a log, and hear at once what another window wrote. */
 export const makesRoutes: FastifyPluginAsyncZod<Memory> = async (app, { makes, makeChanges, clock, aside }) => {
   const now = () => clock.now();
 
   app.get('/', { schema: { querystring: listed, response: { 200: makeLinesSchema } } }, async ({ query }) => ({
     now: now(),
-    makes: await makes.lines(query.over),
+    makes: await makes.lines(query.over, now()),
   }));
 
   app.post('/', { ...asItIs, schema: { body: makeWishSchema, response: { 201: logged } } }, async ({ body }, reply) => {
@@ -51,6 +70,28 @@ export const makesRoutes: FastifyPluginAsyncZod<Memory> = async (app, { makes, m
       return { now: now(), make, entries: [...entries] };
     },
   );
+
+  app.get('/:id/file', { ...asItIs, schema: { params: byId } }, async ({ params }, reply) => {
+    const { make, entries } = await makes.one(params.id);
+    return reply
+      .header('content-disposition', `attachment; filename="${fileName(make)}.make.json"`)
+      .type('application/json; charset=utf-8')
+      .send(JSON.stringify(makeFileOf(make, entries)));
+  });
+
+  app.get('/:id/log.csv', { schema: { params: byId } }, async ({ params }, reply) => {
+    const { make, entries } = await makes.one(params.id);
+    return reply
+      .header('content-disposition', `attachment; filename="${fileName(make)}.csv"`)
+      .type('text/csv; charset=utf-8')
+      .send(makeLogCsv(make, entries));
+  });
+
+  app.post('/import', { ...asItIs, schema: { body: makeFileSchema, response: { 201: logged } } }, async ({ body }, reply) => {
+    const { make, entries } = await makes.bringIn(body.make, body.entries);
+    makeChanges.tell(make.id);
+    return reply.code(201).send({ now: now(), make, entries: [...entries] });
+  });
 
   app.get('/changes', { schema: { hide: true } }, (request, reply) => {
     reply.hijack();

@@ -1,3 +1,4 @@
+import { sql } from 'kysely';
 import {
   logEntrySchema,
   makeSchema,
@@ -9,6 +10,7 @@ import {
   type Make,
   type MakeLine,
   type MakeStep,
+  type Standing,
 } from '@aurantia/core/make';
 import { notFound, ProblemError } from '../http/problem';
 import { ShelfStore } from '../shelf/shelf-store';
@@ -20,6 +22,11 @@ export interface LoggedMake {
   readonly make: Make;
   readonly entries: readonly LogEntry[];
 }
+
+/* What a row's `over` says. */
+const [ON_THE_BENCH, ALL_ON, GIVEN_UP] = [0, 1, 2] as const;
+
+const overBy = ({ givenUp, at }: Standing): number => (givenUp ? GIVEN_UP : at === null ? ALL_ON : ON_THE_BENCH);
 
 /** The most makes that a list is sent with. */
 const MOST_LISTED = 500;
@@ -46,22 +53,62 @@ export class MakesStore {
       if (here) return makes.one(make.id);
       const number = await makes.nextNumber(make.designId);
       const kept: Make = { ...make, number, notes: await makes.notesFor(make.designId) };
-      await within
-        .insertInto('make')
-        .values({
-          id: make.id,
-          design_id: make.designId,
-          number,
-          at: make.at,
-          document: JSON.stringify(kept),
-          name: make.design.name,
-          label: make.label,
-          cups: make.cups,
-          standing: JSON.stringify(standingOf(kept, [])),
-        })
-        .execute();
+      await makes.insert(kept, number, []);
       return { make: kept, entries: [] };
     });
+  }
+
+  /**
+   * A make from a file, with its log, as it went out; jars aren't counted by it, for that was done where it was made.
+   * @throws ProblemError 409 where it is here already with another log
+   */
+  bringIn(make: Make, entries: readonly LogEntry[]): Promise<LoggedMake> {
+    return together(this.store, async (within) => {
+      const makes = new MakesStore(within);
+      const here = await within.selectFrom('make').where('id', '=', make.id).select('id').executeTakeFirst();
+      if (here) {
+        const before = await makes.one(make.id);
+        if (JSON.stringify(before) === JSON.stringify({ make, entries })) return before;
+        throw new ProblemError(
+          409,
+          'Here already',
+          'This make is here already, and something else happened to it since. Nothing was changed.',
+        );
+      }
+      const taken = await within
+        .selectFrom('make')
+        .where('design_id', '=', make.designId)
+        .where('number', '=', make.number)
+        .select('id')
+        .executeTakeFirst();
+      await makes.insert(make, taken ? await makes.nextNumber(make.designId) : make.number, entries);
+      for (const entry of entries)
+        await within
+          .insertInto('make_entry')
+          .values({ make_id: make.id, id: entry.id, at: entry.at, document: JSON.stringify(entry) })
+          .execute();
+      return { make, entries };
+    });
+  }
+
+  /** @param number that it is listed under: a file's own may be taken here */
+  private async insert(make: Make, number: number, entries: readonly LogEntry[]): Promise<void> {
+    const standing = standingOf(make, entries);
+    await this.store
+      .insertInto('make')
+      .values({
+        id: make.id,
+        design_id: make.designId,
+        number,
+        at: make.at,
+        document: JSON.stringify(make),
+        name: make.design.name,
+        label: make.label,
+        cups: make.cups,
+        standing: JSON.stringify(standing),
+        over: overBy(standing),
+      })
+      .execute();
   }
 
   /** What was written “for next time” at the makes of a design so far, the first first. */
@@ -91,11 +138,15 @@ export class MakesStore {
     };
   }
 
-  /** Makes as a list tells them, the latest first. @param over those that are done or given up too */
-  async lines(over: boolean): Promise<MakeLine[]> {
+  /**
+   * Makes as a list tells them, the latest first; a cup whose coats are all on is on the bench until it has cured through.
+   * @param over those that are done or given up too
+   * @param now ms since 1970
+   */
+  async lines(over: boolean, now: number): Promise<MakeLine[]> {
     const rows = await this.store
       .selectFrom('make')
-      .$if(!over, (query) => query.where('over', '=', 0))
+      .$if(!over, (query) => query.where(sql<boolean>`(over = 0 or (over = 1 and json_extract(standing, '$.opens') > ${now}))`))
       .select(['id', 'design_id', 'name', 'number', 'cups', 'label', 'at', 'standing'])
       .orderBy('over')
       .orderBy('at', 'desc')
@@ -133,10 +184,9 @@ export class MakesStore {
         .execute();
       const all = [...entries, kept];
       const standing = standingOf(make, all);
-      const over = standing.givenUp || standing.at === null ? 1 : 0;
       await within
         .updateTable('make')
-        .set({ standing: JSON.stringify(standing), over })
+        .set({ standing: JSON.stringify(standing), over: overBy(standing) })
         .where('id', '=', id)
         .execute();
       return { make, entries: all };

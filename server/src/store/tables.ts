@@ -61,7 +61,7 @@ export interface Tables {
     cups: number;
     /** JSON, as a list tells it */
     standing: string;
-    /** 1 once it is done or given up: it is on no bench any more */
+    /** 0 on the bench, 1 once all coats are on, 2 once it is given up */
     over: Generated<number>;
   };
   make_entry: { row: Generated<number>; make_id: string; id: string; at: string; document: string };

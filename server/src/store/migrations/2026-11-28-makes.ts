@@ -14,7 +14,7 @@ export async function up(db: Kysely<unknown>): Promise<void> {
     .addColumn('label', 'text', (column) => column.notNull())
     .addColumn('cups', 'integer', (column) => column.notNull())
     .addColumn('standing', 'text', (column) => column.notNull())
-    // 1 once it is done or given up.
+    // 0 on the bench, 1 once all coats are on, 2 once it is given up.
     .addColumn('over', 'integer', (column) => column.notNull().defaultTo(0))
     .addUniqueConstraint('make_of_design', ['design_id', 'number'])
     .execute();

@@ -55,6 +55,11 @@ export class Makes {
     return this.taken(this.api.get(`makes/${encodeURIComponent(id)}`, loggedSchema));
   }
 
+  /** A make's file, as it was parsed; the memory checks it, and names what is wrong. */
+  bringIn(file: unknown): Observable<LoggedMake> {
+    return this.taken(this.api.post('makes/import', file, loggedSchema));
+  }
+
   /** Writes what happened. */
   write({ make, entries }: LoggedMake, entry: NewEntry): Observable<LoggedMake> {
     const sent = { after: entries.length, entry: { ...entry, id: v7() } };

@@ -11,12 +11,15 @@ import {
 } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { Title } from '@angular/platform-browser';
-import { RouterLink } from '@angular/router';
+import { Router, RouterLink } from '@angular/router';
 import { standingText, stateAt } from '@aurantia/core/make';
 import { BUTTONS } from '../../parts/buttons';
+import { FileField } from '../../parts/fields/file-field';
 import { Makes } from '../../services/makes';
+import { Notices } from '../../services/notices';
 import { RoomLight } from '../../services/room-light';
 import { WorkshopTime } from '../../services/workshop-time';
+import { BenchSignals } from './bench-signals';
 import { CoatWork } from './coat-work';
 import { MakeLog } from './make-log';
 import { MakeRail } from './make-rail';
@@ -25,8 +28,8 @@ import { OpenMake } from './open-make';
 /** Where cups are made: one coat at a time, to be read from two metres, under a lamp. */
 @Component({
   selector: 'au-bench-place',
-  imports: [BUTTONS, CoatWork, MakeLog, MakeRail, RouterLink],
-  providers: [OpenMake],
+  imports: [BUTTONS, FileField, CoatWork, MakeLog, MakeRail, RouterLink],
+  providers: [BenchSignals, OpenMake],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './bench-place.html',
   styleUrl: './bench-place.scss',
@@ -34,10 +37,15 @@ import { OpenMake } from './open-make';
 export class BenchPlace {
   private readonly makes = inject(Makes);
   private readonly time = inject(WorkshopTime);
+  private readonly router = inject(Router);
+  private readonly notices = inject(Notices);
   protected readonly open = inject(OpenMake);
   /** of the make that is open; none on the way in */
   readonly id = input<string>();
   protected readonly log = signal(false);
+  protected readonly signals = inject(BenchSignals);
+  /** those that are done or given up are listed too */
+  protected readonly all = signal(false);
 
   protected readonly lines = computed(() =>
     (this.makes.lines() ?? []).map((line) => ({
@@ -56,7 +64,7 @@ export class BenchPlace {
       .changes()
       .pipe(takeUntilDestroyed())
       .subscribe((changed) => {
-        this.makes.load();
+        this.makes.load(this.all());
         if (changed === this.id()) this.open.open(changed);
       });
     inject(RoomLight).underLamp(inject(DestroyRef));
@@ -67,10 +75,29 @@ export class BenchPlace {
       const wanted = named ?? first?.id ?? null;
       if (wanted !== untracked(this.open.logged)?.make.id) untracked(() => this.open.open(wanted));
     });
+    inject(DestroyRef).onDestroy(() => this.makes.lines.set(null));
     const title = inject(Title);
     effect(() => {
       const bench = this.open.bench();
       title.setTitle(bench ? `${standingText(bench.standing, this.time.now())} · Aurantia` : 'Bench · Aurantia');
     });
+  }
+
+  /** A file from elsewhere replaces nothing; one that isn't sound is refused with a sentence. */
+  protected async bring(file: File): Promise<void> {
+    try {
+      const data: unknown = JSON.parse(await file.text());
+      this.makes.bringIn(data).subscribe({
+        next: ({ make }) => void this.router.navigate(['/bench', make.id]),
+        error: (error: unknown) => this.notices.failed(error),
+      });
+    } catch {
+      this.notices.say('This file isn’t JSON. Choose one that was saved at the bench.');
+    }
+  }
+
+  protected list(all: boolean): void {
+    this.all.set(all);
+    this.makes.load(all);
   }
 }

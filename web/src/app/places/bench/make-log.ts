@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { amountRead, reallyPoured, type LogEntry, type Make } from '@aurantia/core/make';
+import { BUTTONS } from '../../parts/buttons';
 import { WorkshopMemory } from '../../services/workshop';
 import { WorkshopTime } from '../../services/workshop-time';
 import type { LoggedMake } from '../../services/makes';
@@ -23,10 +24,14 @@ interface Row {
 /** What happened to a cup, line by line, the latest first: planned beside what it really was. */
 @Component({
   selector: 'au-make-log',
-  imports: [MadeAgain],
+  imports: [BUTTONS, MadeAgain],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2>What happened so far</h2>
+    <div class="head">
+      <h2>What happened so far</h2>
+      <a matButton="outlined" [href]="'/api/makes/' + logged().make.id + '/file'" download>Save as a file</a>
+      <a matButton="outlined" [href]="'/api/makes/' + logged().make.id + '/log.csv'" download>As a table</a>
+    </div>
     <au-made-again [logged]="logged()" />
     <ol>
       @for (row of rows(); track row.id) {

@@ -2,13 +2,14 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, model } fr
 import { countText } from '@aurantia/core';
 import type { Bench, BenchCoat, Make } from '@aurantia/core/make';
 import { BUTTONS } from '../../parts/buttons';
+import { Switch } from '../../parts/fields/switch';
 import { WorkshopTime } from '../../services/workshop-time';
 import { momentText } from './moment-text';
 
 /** The coats of a make along a rule, each with the moment it was done at, or is due. */
 @Component({
   selector: 'au-make-rail',
-  imports: [BUTTONS],
+  imports: [BUTTONS, Switch],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h1>{{ make().design.name }}</h1>
@@ -20,6 +21,7 @@ import { momentText } from './moment-text';
         </li>
       }
     </ol>
+    <au-switch [checked]="rings()" (checkedChange)="rings.set($event)">Ring when a time is up</au-switch>
     <button type="button" matButton="outlined" class="turn" (click)="log.set(!log())">
       {{ log() ? 'Back to the bench' : 'What happened so far' }}
     </button>
@@ -32,6 +34,7 @@ export class MakeRail {
   readonly bench = input.required<Bench>();
   /** the log is shown in place of the coat */
   readonly log = model(false);
+  readonly rings = model(true);
 
   protected readonly called = computed(() => {
     const { number, label, cups } = this.make();

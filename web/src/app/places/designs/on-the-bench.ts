@@ -74,7 +74,9 @@ export class OnTheBench {
   private readonly makes = inject(Makes);
   private readonly time = inject(WorkshopTime);
   protected readonly countText = countText;
-  private readonly open = computed(() => this.makes.lines() ?? []);
+  private readonly open = computed(() =>
+    (this.makes.lines() ?? []).filter(({ standing }) => !['done', 'given up'].includes(stateAt(standing, this.time.now()))),
+  );
   protected readonly more = computed(() => this.open().length - NAMED);
   protected readonly rows = computed(() => {
     const now = this.time.now();

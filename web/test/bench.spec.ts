@@ -1,0 +1,142 @@
+import { TestBed } from '@angular/core/testing';
+import { defaultSettings, type CoatId } from '@aurantia/core';
+import { makeOf, standingOf, type LogEntry, type MakeId } from '@aurantia/core/make';
+import { of, Subject, throwError } from 'rxjs';
+import { BenchSignals } from '../src/app/places/bench/bench-signals';
+import { countdownText, momentText } from '../src/app/places/bench/moment-text';
+import { OpenMake } from '../src/app/places/bench/open-make';
+import { OtherAmounts } from '../src/app/places/bench/other-amounts';
+import { ApiError } from '../src/app/services/api';
+import { Makes, type LoggedMake } from '../src/app/services/makes';
+import { Notices } from '../src/app/services/notices';
+import { WorkshopMemory } from '../src/app/services/workshop';
+import { WorkshopTime } from '../src/app/services/workshop-time';
+import { startingCoat } from '@aurantia/core';
+import { design, labelled, memoryStub, shelf, typeInto } from './workshop';
+
+const AT = '2026-11-28T08:00:00.000Z';
+const START = Date.parse(AT);
+const coats = (['prep', 'resin', 'rest'] as const).map((kind) =>
+  startingCoat(kind, design, { shelf: [...shelf] }, `coat-${kind}` as CoatId),
+);
+const make = makeOf(
+  { id: 'm' as MakeId, cups: 1, label: '' },
+  { design: { ...design, coats }, revision: 1, workshop: { settings: defaultSettings, shelf: [...shelf] }, number: 1, at: AT },
+);
+const [, resin] = make.steps;
+const logged = (...entries: readonly LogEntry[]): LoggedMake => ({ make, entries });
+const begun: LogEntry = { id: 'e2', at: AT, what: 'begun', coat: resin.coat };
+const before: LogEntry = { id: 'e1', at: AT, what: 'done', coat: make.steps[0].coat, poured: {}, took: {} };
+
+function bench(write: jest.Mock = jest.fn()) {
+  const failed = jest.fn();
+  const one = jest.fn(() => of(logged(before, begun)));
+  TestBed.configureTestingModule({
+    providers: [
+      OpenMake,
+      BenchSignals,
+      { provide: Makes, useValue: { one, write } },
+      { provide: Notices, useValue: { failed } },
+      { provide: WorkshopMemory, useValue: memoryStub(shelf) },
+    ],
+  });
+  const open = TestBed.inject(OpenMake);
+  open.open('m');
+  return { open, one, write, failed, time: TestBed.inject(WorkshopTime) };
+}
+
+describe('the make that is open', () => {
+  test('is written to once a press, however often it is pressed meanwhile', () => {
+    const answer = new Subject<LoggedMake>();
+    const { open, write } = bench(jest.fn(() => answer));
+    const then = jest.fn();
+    open.write({ what: 'done', coat: resin.coat, poured: {} }, then);
+    open.write({ what: 'done', coat: resin.coat, poured: {} });
+    expect(write).toHaveBeenCalledTimes(1);
+    answer.next(logged(before, begun, { ...begun, id: 'e3', what: 'undone' }));
+    expect(open.busy()).toBe(false);
+    expect(open.bench()?.standing).toEqual(standingOf(make, [before]));
+    expect(then).toHaveBeenCalledTimes(1);
+  });
+  test('is looked at anew where another window wrote first, and the sentence is said', () => {
+    const error = new ApiError({ title: 'Changed elsewhere', status: 409, detail: 'Another window wrote.' });
+    const { open, one, failed } = bench(jest.fn(() => throwError(() => error)));
+    open.write({ what: 'undone', coat: resin.coat });
+    expect(failed).toHaveBeenCalledWith(error);
+    expect(one).toHaveBeenCalledTimes(2);
+  });
+});
+
+describe('a time that is up', () => {
+  const started = jest.fn();
+  beforeEach(() => {
+    started.mockClear();
+    Object.assign(globalThis, {
+      AudioContext: class {
+        currentTime = 0;
+        destination = {};
+        close = () => Promise.resolve();
+      },
+      OscillatorNode: class {
+        connect = (to: unknown) => to;
+        start = started;
+        stop = jest.fn();
+      },
+      GainNode: class {
+        connect = (to: unknown) => to;
+      },
+    });
+  });
+  test('rings once, when it is up and not before; where nobody wants it, not at all', () => {
+    const { time } = bench();
+    time.now.set(START + 1000);
+    const signals = TestBed.inject(BenchSignals);
+    const at = (minutes: number) => {
+      time.now.set(START + minutes * 60_000);
+      TestBed.tick();
+      return started.mock.calls.length;
+    };
+    TestBed.tick();
+    expect(at((resin.stir ?? 0) - 0.1)).toBe(0);
+    const rung = at((resin.stir ?? 0) + 0.01);
+    expect(rung).toBeGreaterThan(0);
+    expect(at((resin.stir ?? 0) + 0.1)).toBe(rung);
+    signals.choose(false);
+    expect(at((resin.within ?? 0) + 1)).toBe(rung);
+  });
+});
+
+test('another amount of A is answered with B; as planned it is no other amount', async () => {
+  bench();
+  const fixture = TestBed.createComponent(OtherAmounts);
+  fixture.componentRef.setInput('step', resin);
+  await fixture.whenStable();
+  const root = fixture.nativeElement as HTMLElement;
+  const [a] = resin.amounts;
+  const type = async (text: string) => {
+    typeInto(labelled(root, 'Part A'), text);
+    await fixture.whenStable();
+    return fixture.componentInstance.poured();
+  };
+  expect(await type(String(a.amount + 2))).toEqual({ a: a.amount + 2 });
+  expect(root.textContent).toMatch(/Part B is .* then: together .* a film of/);
+  [...root.querySelectorAll('button')].find(({ textContent }) => textContent?.includes('of Part B'))?.click();
+  await fixture.whenStable();
+  expect(Object.keys(fixture.componentInstance.poured())).toEqual(['a', 'b']);
+  expect(await type(String(a.amount))).not.toHaveProperty('a');
+  expect(await type('a bit')).not.toHaveProperty('a');
+});
+
+test('moments read as a clock does, with the day where it is another one', () => {
+  const noon = new Date(2026, 10, 28, 12, 0).getTime();
+  expect(momentText(noon + 90 * 60_000, noon)).toBe('13:30');
+  expect(momentText(noon + 24 * 3_600_000, noon)).toBe('Sun 12:00');
+  expect(momentText(noon + 30 * 24 * 3_600_000, noon)).toBe('28 Dec 12:00');
+  expect([0, 61_000, 3_599_000, 3_600_000, 60 * 3_600_000].map(countdownText)).toEqual([
+    '0:00',
+    '1:01',
+    '59:59',
+    '1 h 00',
+    '2 d 12 h',
+  ]);
+});
