@@ -3,9 +3,9 @@
 /** The core from the ground up: a folder imports from floors below its own only, types included. */
 const floors = [
   ['units', 'random', 'remember', 'hex'],
-  ['colour', 'vessel'],
+  ['colour', 'vessel', 'device'],
   ['regions', 'glitter', 'ink', 'resin'],
-  ['motif', 'look', 'stock', 'wet', 'pattern'],
+  ['motif', 'look', 'stock', 'wet', 'pattern', 'learn'],
   ['areas', 'fade'],
   ['design'],
   ['layout'],

@@ -7,7 +7,7 @@ const root = new URL('..', import.meta.url);
 /** What brings files of its own, or is written for Node's own way of loading. */
 const apart = ['@fastify/*', '@fontsource/*', 'fastify', 'fastify-type-provider-zod', 'libsql', 'pdfmake', 'sharp'];
 
-const commands = ['serve', 'card', 'backup', 'restore'];
+const commands = ['serve', 'card', 'backup', 'restore', 'device'];
 
 /** Bundles the server into `server/dist`. */
 export default async function bundleServer() {

@@ -12,6 +12,8 @@ export * from './regions';
 export * from './motif';
 export * from './look';
 export * from './stock';
+export * from './learn';
+export * from './device';
 export * from './areas';
 export * from './fade';
 export * from './design';

@@ -144,7 +144,16 @@ describe('another amount than planned', () => {
         (cover, ratio) => {
           const mix = resinMix({ ...cover, ratio, step: 0.001 });
           const step = {
-            mix: { ...cover, ratio: [...ratio], ratioBy: 'volume', density: [1.1, 1], held: 0, kept: 1.5, times: 1 } as MakeMix,
+            mix: {
+              ...cover,
+              ratio: [...ratio],
+              ratioBy: 'volume',
+              density: [1.1, 1],
+              held: 0,
+              kept: 1.5,
+              glove: 0.04,
+              times: 1,
+            } as MakeMix,
           };
           const as = answerPour(step, 'a', mix.a);
           expect(as?.other).toBeCloseTo(mix.b, 2);
@@ -176,6 +185,7 @@ describe('another amount than planned', () => {
       fill: 0,
       held: 0,
       kept: 1.5,
+      glove: 0.04,
       times: 1,
     };
     const answer = answerPour({ mix }, 'a', 20);

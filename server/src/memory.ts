@@ -5,6 +5,9 @@ import { CupsStore } from './cups/cups-store';
 import { DesignMarksStore } from './designs/design-marks';
 import { DesignsStore } from './designs/designs-store';
 import { Summaries } from './designs/summaries';
+import { LearntStore } from './learnt/learnt-store';
+import { DevicesHere } from './devices/devices';
+import { RoomStore } from './devices/room-store';
 import { MakeChanges } from './makes/make-changes';
 import { MakesStore } from './makes/makes-store';
 import { PalettesStore } from './palettes/palettes-store';
@@ -28,6 +31,11 @@ export interface Memory {
   /** cups that are made, and what hears of each change to one */
   readonly makes: MakesStore;
   readonly makeChanges: MakeChanges;
+  /** what weighings taught */
+  readonly learnt: LearntStore;
+  /** what stands beside the cup, and what the room was like */
+  readonly devices: DevicesHere;
+  readonly room: RoomStore;
   readonly clock: WorkshopClock;
   /** what is kept but can't be read, as it was lately found: every document is tried for it */
   unreadable(anew: boolean): Promise<Unreadable[]>;
@@ -45,7 +53,13 @@ export interface Memory {
 export const memoryOf = (
   store: Store,
   file: string,
-  { aside = new Aside(file), pictures = true, makeChanges = new MakeChanges(), clock = new WorkshopClock() } = {},
+  {
+    aside = new Aside(file),
+    pictures = true,
+    makeChanges = new MakeChanges(),
+    clock = new WorkshopClock(),
+    devices = new DevicesHere(() => clock.now()),
+  } = {},
 ): Memory => {
   const [designs, shelf, workshop] = [new DesignsStore(store), new ShelfStore(store), new WorkshopStore(store)];
   return {
@@ -58,11 +72,15 @@ export const memoryOf = (
     workshop,
     makes: new MakesStore(store),
     makeChanges,
+    learnt: new LearntStore(store),
+    devices,
+    room: new RoomStore(store),
     clock,
     unreadable: lately(() => aside.do('unreadable', null)),
     backups: new Backups(store, join(dirname(file), 'backups'), () => aside.do('backup', null)),
     aside,
-    together: (work) => together(store, (within) => work(memoryOf(within, file, { aside, pictures, makeChanges, clock }))),
+    together: (work) =>
+      together(store, (within) => work(memoryOf(within, file, { aside, pictures, makeChanges, clock, devices }))),
   };
 };
 

@@ -6,6 +6,7 @@ import { designFileSchema, type DesignFile } from '@aurantia/core';
 import { createApp } from '../src/app';
 import { fillWithDemo } from '../src/demo';
 import { memoryOf } from '../src/memory';
+import type { DevicesHere } from '../src/devices/devices';
 import type { WorkshopClock } from '../src/workshop/clock';
 import { openStore, type Store } from '../src/store/open-store';
 
@@ -15,6 +16,7 @@ export interface Running {
   readonly app: FastifyInstance;
   readonly store: Store;
   readonly clock: WorkshopClock;
+  readonly devices: DevicesHere;
   ask(
     method: 'GET' | 'PUT' | 'POST' | 'DELETE',
     url: string,
@@ -34,6 +36,7 @@ export async function running(file = newFile(), demo = false, pictures = false):
     app,
     store,
     clock: memory.clock,
+    devices: memory.devices,
     async ask(method, url, body, headers = {}) {
       const request: InjectOptions = { method, url, headers: { host: '127.0.0.1:4310', ...headers } };
       if (body !== undefined) request.payload = typeof body === 'string' ? body : JSON.stringify(body);

@@ -86,10 +86,11 @@ describe('backups', () => {
     const empty = await server(newFile(), false);
     expect(await backupsOf(empty).preview(bytes)).toMatchObject([
       { kind: 'designs', comes: expect.arrayContaining(['Later']), goes: [] },
-      {},
-      {},
-      {},
-      {},
+      { kind: 'jars' },
+      { kind: 'cups' },
+      { kind: 'palettes' },
+      { kind: 'makes', comes: [], goes: [] },
+      { kind: 'settings' },
     ]);
     await backupsOf(empty).restore(bytes);
     expect(Buffer.from(await backupsOf(empty).make()).equals(Buffer.from(bytes))).toBe(true);
@@ -138,7 +139,7 @@ describe('backups', () => {
     const now = await app.inject({ method: 'GET', url: '/api/backups/now.zip', headers: { host: headers.host } });
     expect(now.headers['content-disposition']).toMatch(/attachment; filename="aurantia-.*\.zip"/);
     const preview = await app.inject({ method: 'POST', url: '/api/backups/preview', headers, payload: now.rawPayload });
-    expect(preview.json()).toMatchObject([{ kind: 'designs', stays: 6 }, {}, {}, {}, {}]);
+    expect(preview.json()).toMatchObject([{ kind: 'designs', stays: 6 }, {}, {}, {}, {}, {}]);
     const restored = await app.inject({ method: 'POST', url: '/api/backups/restore', headers, payload: now.rawPayload });
     const { before } = restored.json<{ before: string }>();
     expect((await ask('GET', '/api/backups')).body).toMatchObject([{ name: before }]);

@@ -50,6 +50,8 @@ interface Laid {
   readonly passes: number;
   readonly under: Spectrum;
   readonly hold: number;
+  /** one standard deviation of it, as a share */
+  readonly unsure: number;
 }
 
 /** How a blend is laid by this design's coats; before any coat is planned, as if glue kept all of it. */
@@ -62,7 +64,7 @@ export const laidBlend = (blend: ReadyBlend, steps: readonly Step[], start: Grou
  */
 export function blendOutcome(
   blend: ReadyBlend,
-  { area, kept, passes, under, hold, light }: Laid & { readonly area: number; readonly light: Light },
+  { area, kept, passes, under, hold, unsure, light }: Laid & { readonly area: number; readonly light: Light },
 ): PlannedBlend {
   const over = (ground: Spectrum) => light.hex(light.rain(blend.parts, kept, ground));
   return {
@@ -81,7 +83,7 @@ export function blendOutcome(
     lab: labOf(light.rain(blend.parts, kept, under)),
     seenOver: { white: over(WHITE), black: over(BLACK), silver: over(SILVER) },
     sweep: sweepOf(blend, kept / Math.max(1, passes), under, light),
-    spread: spreadOf(blend, { passes, hold, under, light }),
+    spread: spreadOf(blend, { passes, hold, unsure, under, light }),
     forCover: coverTarget(blend, hold, Math.max(1, passes), area),
   };
 }
@@ -100,13 +102,19 @@ function laidBy(steps: readonly Step[], blend: ReadyBlend): Laid | null {
   const first = pours.at(0);
   if (!first) return null;
   const kept = pours.reduce((sum, step) => sum + heldDepth(blend, step.before[blend.area]), 0);
-  const hold = pours.at(-1)?.before[blend.area].glue?.hold ?? Infinity;
-  return { kept, passes: pours.length, under: first.before[blend.area].spectrum, hold };
+  const glue = pours.at(-1)?.before[blend.area].glue;
+  return {
+    kept,
+    passes: pours.length,
+    under: first.before[blend.area].spectrum,
+    hold: glue?.hold ?? Infinity,
+    unsure: glue?.unsure ?? 0,
+  };
 }
 
 function notLaidYet(blend: ReadyBlend, steps: readonly Step[], start: Grounds): Laid {
   const grounds = steps.at(-1)?.after ?? start;
-  return { kept: blend.poured, passes: 0, under: grounds[blend.area].spectrum, hold: Infinity };
+  return { kept: blend.poured, passes: 0, under: grounds[blend.area].spectrum, hold: Infinity, unsure: 0 };
 }
 
 function coverTarget(blend: ReadyBlend, hold: number, passes: number, area: number): PlannedBlend['forCover'] {

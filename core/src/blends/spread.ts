@@ -2,9 +2,6 @@ import type { Light, ReadyBlend } from '../coats';
 import { deltaE2000, labOf, type Spectrum } from '../colour';
 import { facePerMl, type Part } from '../glitter';
 
-/** One standard deviation of what a glue holds, as a share of it, until it is weighed on a cup. */
-const HOLD = 0.25;
-
 /** How far off a prediction may be: one standard deviation, and what to do about it. */
 export interface Spread {
   /** of the share left bare */
@@ -19,15 +16,17 @@ export interface Spread {
  * What the least-known inputs, the solid share of each jar and what the glue holds, do to bare share and colour.
  * Each is moved by its own standard deviation and the effects add as squares, as independent errors do.
  * @param laid.hold flakes deep the glue holds a pass; Infinity when all of it sticks
+ * @param laid.unsure one standard deviation of that, as a share of it
  */
 export function spreadOf(
   { unsure: parts, poured }: Pick<ReadyBlend, 'unsure' | 'poured'>,
   {
     passes,
     hold,
+    unsure,
     under,
     light,
-  }: { readonly passes: number; readonly hold: number; readonly under: Spectrum; readonly light: Light },
+  }: { readonly passes: number; readonly hold: number; readonly unsure: number; readonly under: Spectrum; readonly light: Light },
 ): Spread {
   const kept = (pour: number, holds: number) =>
     Math.max(1, passes) * (Number.isFinite(holds) ? holds * (1 - Math.exp(-pour / holds)) : pour);
@@ -47,7 +46,7 @@ export function spreadOf(
       return effect(`Weighing a level spoon of ${part.name}`, kept(deeper, hold), mix);
     }),
     ...(Number.isFinite(hold)
-      ? [effect('Weighing the cup before and after a pour', kept(poured, hold * (1 + HOLD)), parts)]
+      ? [effect('Weighing the cup before and after a pour', kept(poured, hold * (1 + unsure)), parts)]
       : []),
   ];
   if (effects.length === 0) return { bare: 0, colour: 0, narrows: '' };

@@ -1,4 +1,4 @@
-import { glueWayFacts, itemOf } from '../stock';
+import { glueWayFacts, holdSpread, itemOf, settingOf } from '../stock';
 import { durationText } from '../units';
 import { areaOf, bodyOf, inThisRoom, openInThisRoom, openPlacesOf, whereText, type CoatKind } from './coat-kind';
 import { changedGrounds } from './ground';
@@ -31,11 +31,11 @@ export const glue: CoatKind<'glue'> = {
     return {
       grounds: changedGrounds(grounds, places, (ground) => ({
         ...ground,
-        glue: item ? { way: item.way, hold: item.hold, open: open?.[1] ?? null } : null,
+        glue: item ? { way: item.way, hold: item.hold, unsure: holdSpread(item), open: open?.[1] ?? null } : null,
         thickness: ground.thickness + (facts?.film ?? 0),
       })),
       setting: {
-        minutes: inThisRoom(resin?.sandAfter ?? item?.dryMinutes ?? 60, context),
+        minutes: inThisRoom((resin && settingOf(resin).sandAfter) ?? item?.dryMinutes ?? 60, context),
         until: 'the glue is set and no flake moves',
       },
       body: bodyOf({

@@ -10,7 +10,7 @@ export interface Ground {
   /** the same for the picture, layer by layer */
   readonly look: Look;
   /** soft glue waiting for glitter */
-  readonly glue: { readonly way: GlueWay; readonly hold: number; readonly open: number | null } | null;
+  readonly glue: { readonly way: GlueWay; readonly hold: number; readonly unsure: number; readonly open: number | null } | null;
   /** the way the glitter on it was stuck, once there is any */
   readonly stuckBy: GlueWay | null;
   /** depth × thickness of flakes no resin has filled yet, µm */

@@ -15,11 +15,15 @@ export interface ToCover {
 }
 
 /** How much of each part of a resin one pot takes, rounded by what its label counts in: ml, or g on the scale. */
-export function mixOf(resin: ItemOf<'resin'>, cover: ToCover, { resinStep }: Pick<Settings, 'resinStep'>): PlannedMix {
+export function mixOf(
+  resin: ItemOf<'resin'>,
+  cover: ToCover,
+  { resinStep, losses }: Pick<Settings, 'resinStep' | 'losses'>,
+): PlannedMix {
   const { name, ratio, ratioBy, density } = resin;
   const held = cover.held ?? 0;
-  const lossMl = potKeeps(cover.pots ?? 0);
-  const need = { ...cover, fill: cover.fill + held, lossMl, ratio, step: resinStep };
+  const lossMl = potKeeps(cover.pots ?? 0, losses?.pot);
+  const need = { ...cover, fill: cover.fill + held, lossMl, lossShare: losses?.glove, ratio, step: resinStep };
   const mix = ratioBy === 'weight' ? resinMixByWeight(need, density) : resinMix(need);
   return { resin: name, ratio, ratioBy, fill: cover.fill, held, ...mix, aGrams: mix.a * density[0], bGrams: mix.b * density[1] };
 }

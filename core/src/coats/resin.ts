@@ -1,6 +1,6 @@
 import { glitterFill, potLifeAt } from '../resin';
 import type { CoatKindName, Schools } from '../design';
-import { itemOf, type ItemOf } from '../stock';
+import { itemOf, settingOf, type ItemOf } from '../stock';
 import { amountText, durationText } from '../units';
 import { areaOf, bodyOf, inThisRoom, placesOf, whereText, type CoatContext, type CoatKind, type Setting } from './coat-kind';
 import { ontoTacky } from './glitter';
@@ -116,9 +116,10 @@ export const wetResin = (item: ItemOf<'resin'> | undefined, thickness: number, c
 /** What a coat of resin needs, and when what is laid on it bonds by itself. */
 export function resinSets(item: ItemOf<'resin'> | undefined, context: CoatContext): Setting {
   if (!item) return { minutes: 0, until: 'its data sheet says so' };
-  const [opens, closes] = [inThisRoom(item.tackFrom, context), inThisRoom(item.tackUntil, context)];
+  const { tackFrom, tackUntil, sandAfter } = settingOf(item);
+  const [opens, closes] = [inThisRoom(tackFrom, context), inThisRoom(tackUntil, context)];
   return {
-    minutes: inThisRoom(item.sandAfter, context),
+    minutes: inThisRoom(sandAfter, context),
     until: 'hard enough to sand',
     tack: { minutes: opens, until: `tacky, not wet; next coat before ${durationText(closes)}, or cure and sand`, closes },
   };

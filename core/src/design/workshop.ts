@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { deviceAtSchema } from '../device';
 import { shelfItemSchema } from '../stock';
 import { metricUnits, unitsSchema } from '../units';
 import { schoolFields, usualSchools } from './schools';
@@ -24,6 +25,15 @@ export const settingsSchema = z.strictObject({
   sleeps: timeOfDay.default('22:30'),
   /** colours of what resin lies over are told as they are seen through its gloss */
   gloss: z.boolean().default(false),
+  /** what this maker's pots and gloves keep, as weighings taught; left out where it is taken as usual: ml, and a share of a mix */
+  losses: z
+    .strictObject({
+      pot: z.number().min(0, 'A pot keeps no less than nothing.').max(20, 'No pot keeps over 20 ml.'),
+      glove: z.number().min(0, 'A glove takes no less than nothing.').max(0.5, 'No glove takes half of it.'),
+    })
+    .optional(),
+  /** what stands beside the cup; left out where nothing does */
+  devices: z.strictObject({ scale: deviceAtSchema, room: deviceAtSchema, turner: deviceAtSchema }).partial().optional(),
   ...schoolFields,
   paper: z.enum(['A4', 'Letter']),
 });

@@ -9,3 +9,5 @@ export * from './standing';
 export * from './mishap-answers';
 export * from './as-done';
 export * from './make-file';
+export * from './readings-of';
+export * from './pour-target';

@@ -6,6 +6,11 @@ const shared = { id: idText('An entry needs an id.'), at: z.iso.datetime() };
 const of = { ...shared, coat: coatIdSchema };
 const why = z.string().trim().min(1, 'Say why, in a word.').max(200, 'Keep it under 200 letters.');
 const text = z.string().trim().min(1, 'Write something first.').max(1000, 'Keep a note under 1,000 letters.');
+/** g */
+const weight = z
+  .number()
+  .min(0, 'A scale below nothing isn’t at nought: tare it, then weigh again.')
+  .max(20_000, 'That is more than a scale for cups weighs.');
 /** by what is measured, what it really was */
 const poured = z.record(
   z.string().min(1).max(200),
@@ -26,6 +31,16 @@ export const logEntrySchema = z.discriminatedUnion('what', [
   /** `next`: it comes back at this coat the next time the design is made */
   z.strictObject({ what: z.literal('note'), ...shared, coat: coatIdSchema.nullable(), text, next: z.boolean().default(false) }),
   z.strictObject({ what: z.literal('mishap'), ...of, kind: z.enum(mishaps), says: text, answer: z.string().max(1000) }),
+  /** g: of the cup before and after, of what stayed in the pot, of so many drops of a jar; by what is weighed */
+  z.strictObject({
+    what: z.literal('weighed'),
+    ...of,
+    cup: z.strictObject({ before: weight, after: weight }).optional(),
+    pot: weight.optional(),
+    drops: z.strictObject({ key: z.string().min(1).max(200), count: z.int().min(1).max(5000), grams: weight }).optional(),
+  }),
+  /** a nail leaves no mark in it any more; °C it had meanwhile */
+  z.strictObject({ what: z.literal('set'), ...of, celsius: z.number().min(-20).max(60) }),
   z.strictObject({ what: z.literal('given up'), ...shared, why }),
   z.strictObject({ what: z.literal('taken up'), ...shared }),
 ]);

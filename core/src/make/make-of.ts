@@ -4,8 +4,9 @@ import { itemsOfCoat, schooled, type Coat, type Design, type Settings, type Work
 import { amountLines } from '../formats';
 import { planOf, type Plan } from '../plan';
 import { drawnParts } from '../pots';
-import { potKeeps, potLifeAt } from '../resin';
+import { GLOVE_LOSS_SHARE, potKeeps, potLifeAt } from '../resin';
 import { itemOf, type ShelfItem } from '../stock';
+import { tidy } from '../units';
 import { MAKE_VERSION, PROGRAM_VERSION, type Make, type MakeAmount, type MakeStep, type MakeWish } from './make';
 
 /** What a make is made of, all as it is now. */
@@ -40,7 +41,7 @@ export function makeOf({ id, cups, label }: Omit<MakeWish, 'design'>, { design, 
     at,
     notes: [],
     steps: all.map(({ planned, batch }, i) =>
-      stepOf(design.coats[i], { planned, batch, plan, settings, cups, shelf: workshop.shelf }),
+      stepOf(design.coats[i], { planned, batch, plan, settings, cups, before: design.coats.slice(0, i), shelf: workshop.shelf }),
     ),
   };
 }
@@ -63,6 +64,8 @@ interface Frozen {
   readonly plan: Plan;
   readonly settings: Settings;
   readonly cups: number;
+  /** the design's coats under it */
+  readonly before: readonly Coat[];
   readonly shelf: readonly ShelfItem[];
 }
 
@@ -103,16 +106,35 @@ function stepOf(coat: Coat, frozen: Frozen): MakeStep {
             thickness: planned.thickness,
             fill: mix.fill,
             held: mix.held,
-            kept: potKeeps(potsBeside(planned.graded?.pots ?? null)),
+            kept: potKeeps(potsBeside(planned.graded?.pots ?? null), settings.losses?.pot),
+            glove: settings.losses?.glove ?? GLOVE_LOSS_SHARE,
             times: batch?.pots ?? 1,
           }
         : null,
+    flakes: flakesOf(coat, frozen),
     stir: mix ? STIR[settings.mixing] : null,
     within: mix ? lasts : open,
     look: spread ? LOOK : null,
     handsOn: planned.handsOn,
     wait: { minutes: planned.wait.minutes, until: planned.wait.until, closes: planned.wait.closes ?? null },
     shows: seenMost(planned, plan),
+  };
+}
+
+/** What can be learnt of the glue under a coat of glitter, once it is weighed. */
+function flakesOf(coat: Coat, { planned, before, cups }: Frozen): MakeStep['flakes'] {
+  if (coat.kind !== 'glitter' || planned.pours.length === 0) return null;
+  const last = before.findLastIndex(({ kind }) => kind === 'glitter');
+  const glues = new Set(before.slice(last + 1).flatMap((one) => (one.kind === 'glue' ? [one.glue] : [])));
+  const [glue] = glues;
+  if (glues.size !== 1) return null;
+  return {
+    glue,
+    pours: planned.pours.map(({ area, kept, castOff, grams }) => ({
+      area,
+      deep: castOff < 1 ? tidy(kept / (1 - castOff)) : 0,
+      grams: tidy(cups * grams),
+    })),
   };
 }
 

@@ -1,6 +1,8 @@
 import * as z from 'zod';
 import { coatIdSchema, designIdSchema, designSchema, settingsSchema } from '../design';
+import { areaIdSchema } from '../areas';
 import { hexSchema } from '../hex';
+import { GLOVE_LOSS_SHARE } from '../resin';
 import { shelfItemIdSchema, shelfItemSchema } from '../stock';
 import { idText } from '../units';
 
@@ -45,6 +47,8 @@ const mixSchema = z.strictObject({
   fill: z.number().min(0),
   held: z.number().min(0),
   kept: z.number().min(0),
+  /** share that glove and stick take */
+  glove: z.number().min(0).max(0.5).default(GLOVE_LOSS_SHARE),
   /** mixes alike, one after the other */
   times: z.int().min(1),
 });
@@ -66,6 +70,14 @@ const stepSchema = z.strictObject({
   lines: z.array(z.string()),
   amounts: z.array(amountSchema),
   mix: mixSchema.nullable(),
+  /** glitter that goes into glue: of each area's pour cm², flakes deep and g as planned; null of every other coat, and where no one glue holds it */
+  flakes: z
+    .strictObject({
+      glue: shelfItemIdSchema,
+      pours: z.array(z.strictObject({ area: areaIdSchema, deep: z.number().min(0), grams: z.number().min(0) })),
+    })
+    .nullable()
+    .default(null),
   /** minutes: to stir, to have it on the cup from the first stir, to look at it again; null where there is nothing to time */
   stir: minutes.nullable(),
   within: minutes.nullable(),

@@ -1,6 +1,6 @@
 import { deltaE2000, labOf, reflectanceOf } from '../colour';
 import { cureFactor } from '../resin';
-import { colourOf, itemOf, type ShelfItem } from '../stock';
+import { colourOf, itemOf, settingOf, type ShelfItem } from '../stock';
 import { listText, type Units } from '../units';
 import type { Bench, BenchCoat } from './bench';
 import { amountRead } from './bench-words';
@@ -71,7 +71,7 @@ function tooLate(
       ? 'Glue that has set holds nothing: brush a second, thin coat on it and pour at once.'
       : 'It has only dried for longer: wipe the dust off and go on.';
   if (!missed) return 'Its window is still open: go on now.';
-  const cured = before.ended + resin.sandAfter * cureFactor(settings.celsius) * 60_000;
+  const cured = before.ended + settingOf(resin).sandAfter * cureFactor(settings.celsius) * 60_000;
   return `It bonds no more by itself. Let it cure until ${clock(cured)}, sand it dull, wash and dry it; then go on.`;
 }
 

@@ -1,4 +1,4 @@
-import { GLOVE_LOSS_SHARE, RUNS_OVER } from '../resin';
+import { RUNS_OVER } from '../resin';
 import { tidy } from '../units';
 import type { MakeMix, MakeStep } from './make';
 
@@ -15,8 +15,8 @@ export interface PourAnswer {
 }
 
 /** mm of film that so much mixed resin leaves on a coat's area; 0 where there isn't enough to fill what soaks it up. */
-export const filmOf = ({ area, fill, held, kept }: MakeMix, ml: number): number =>
-  area > 0 ? Math.max(0, ((ml * (1 - GLOVE_LOSS_SHARE) - kept - fill - held) * 10) / area) : 0;
+export const filmOf = ({ area, fill, held, kept, glove }: MakeMix, ml: number): number =>
+  area > 0 ? Math.max(0, ((ml * (1 - glove) - kept - fill - held) * 10) / area) : 0;
 
 /**
  * Answers a part that was poured other than planned: how much of the other part saves the ratio, and what film results. Resin
@@ -29,7 +29,7 @@ export function answerPour({ mix }: Pick<MakeStep, 'mix'>, part: 'a' | 'b', ml: 
   const byVolume = mix.ratioBy === 'volume' ? mix.ratio : [mix.ratio[0] / mix.density[0], mix.ratio[1] / mix.density[1]];
   const other = (ml * byVolume[its]) / byVolume[own];
   const film = filmOf(mix, ml + other);
-  const most = ((RUNS_OVER * mix.area) / 10 + mix.kept + mix.fill + mix.held) / (1 - GLOVE_LOSS_SHARE);
+  const most = ((RUNS_OVER * mix.area) / 10 + mix.kept + mix.fill + mix.held) / (1 - mix.glove);
   return {
     other: tidy(other),
     otherGrams: tidy(other * mix.density[its]),

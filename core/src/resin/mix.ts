@@ -1,14 +1,18 @@
 import { roundUpToStep, tidy } from '../units';
 
-/** Left in the pot, ml, and left on glove and stick, share of the mix. */
+/** Left in the pot, ml, and left on glove and stick, share of the mix: as usual, until a workshop's own are weighed. */
 export const POT_LOSS_ML = 1.5;
 export const GLOVE_LOSS_SHARE = 0.04;
 
 /** ml that a small pot keeps once it is scraped out with a soft spatula: a thin film on a wall of some 30 cm². */
 const SMALL_POT_KEEPS = 0.3;
 
-/** ml that stay in the pot resin is mixed in, and in those it is parted into. @param small how many those are */
-export const potKeeps = (small: number): number => POT_LOSS_ML + SMALL_POT_KEEPS * small;
+/**
+ * ml that stay in the pot resin is mixed in, and in those it is parted into.
+ * @param small how many those are
+ * @param pot ml that the large one keeps
+ */
+export const potKeeps = (small: number, pot = POT_LOSS_ML): number => pot + SMALL_POT_KEEPS * small;
 
 export interface ResinNeed {
   /** cm² */ readonly area: number;

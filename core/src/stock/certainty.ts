@@ -10,6 +10,11 @@ export const shareSpread: Readonly<Record<Basis, number>> = { typical: 0.15, lab
 /** Standard deviation of how level a levelled spoon is, as a share of it. */
 const LEVEL = 0.04;
 
+/** The same of what a glue holds, until it is weighed on a cup. */
+const HOLD_SPREAD = 0.25;
+export const holdSpread = ({ learnt }: { readonly learnt?: { readonly spread: number } }): number =>
+  learnt?.spread ?? HOLD_SPREAD;
+
 export class WeighingError extends Error {
   override readonly name = 'WeighingError';
 }

@@ -11,7 +11,7 @@ const onDisk = z.object({ name: z.string(), at: z.string(), bytes: z.int() });
 const byName = z.object({ name: z.string().max(100) });
 
 /** Backups: made, listed, saved elsewhere, looked into, restored. */
-export const backupRoutes: FastifyPluginAsyncZod<Memory> = async (app, { backups }) => {
+export const backupRoutes: FastifyPluginAsyncZod<Memory> = async (app, { backups, workshop, devices }) => {
   app.addContentTypeParser('application/zip', { parseAs: 'buffer', bodyLimit: MOST }, (_, body, done) => done(null, body));
 
   app.get('/', { schema: { response: { 200: z.array(onDisk) } } }, async () => backups.list());
@@ -30,7 +30,11 @@ export const backupRoutes: FastifyPluginAsyncZod<Memory> = async (app, { backups
   );
 
   app.post('/restore', { bodyLimit: MOST, schema: { response: { 200: z.object({ before: z.string() }) } } }, ({ body }) =>
-    inWords(async () => ({ before: await backups.restore(bytesOf(body)) })),
+    inWords(async () => {
+      const before = await backups.restore(bytesOf(body));
+      devices.goBy(await workshop.settings());
+      return { before };
+    }),
   );
 };
 

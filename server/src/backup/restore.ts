@@ -17,6 +17,8 @@ export function restore(store: Store, snapshot: Snapshot): Promise<void> {
       'summary',
       'held_revision',
       'design_tag',
+      'reading',
+      'room',
       'make_entry',
       'make',
       'ledger',
@@ -77,6 +79,12 @@ async function write(within: Store, snapshot: Snapshot): Promise<void> {
         .values({ make_id: make.id, id, at, document: textOf(body) })
         .execute();
   }
+  for (const { document, text, ...reading } of snapshot.readings)
+    await within
+      .insertInto('reading')
+      .values({ ...reading, document: textOf({ document, ...(text === undefined ? {} : { text }) }) })
+      .execute();
+  for (const moment of snapshot.room) await within.insertInto('room').values(moment).execute();
   for (const { revision, ...body } of snapshot.workshop)
     await within
       .insertInto('workshop')

@@ -53,6 +53,14 @@ export const snapshotRows = {
         };
     }
   },
+  async *readings(within) {
+    const columns = ['id', 'unknown', 'make_id', 'coat', 'at', 'said', 'document'] as const;
+    for (const { document, ...reading } of await within.selectFrom('reading').select(columns).orderBy('row').execute())
+      yield { ...reading, ...bodyOf(document) };
+  },
+  async *room(within) {
+    yield* await within.selectFrom('room').selectAll().orderBy('at').execute();
+  },
   async *workshop(within) {
     for (const { revision, settings } of await within.selectFrom('workshop').selectAll().execute())
       yield { revision, ...bodyOf(settings) };
@@ -104,6 +112,8 @@ export const snapshotOf = (store: Store): Promise<Snapshot> =>
     cups: await all(snapshotRows.cups(within)),
     palettes: await all(snapshotRows.palettes(within)),
     makes: await all(snapshotRows.makes(within)),
+    readings: await all(snapshotRows.readings(within)),
+    room: await all(snapshotRows.room(within)),
     workshop: await all(snapshotRows.workshop(within)),
     setAside: await all(snapshotRows.setAside(within)),
   }));

@@ -53,6 +53,13 @@ export const snapshotSchema = z.strictObject({
       }),
     )
     .default([]),
+  // Nor had they weighed anything, or measured the room.
+  readings: z
+    .array(
+      z.strictObject({ id, unknown: id, make_id: id, coat: z.string().max(200), at: when, said: z.string().max(20), ...body }),
+    )
+    .default([]),
+  room: z.array(z.strictObject({ at: count, celsius: z.number(), humidity: z.number().nullable() })).default([]),
   workshop: z.array(z.strictObject({ revision: count, ...body })).max(1),
   setAside: z.array(z.strictObject({ kind: z.string().max(40), id, at: when, ...body })),
 });

@@ -6,19 +6,22 @@ import {
   makeLogCsv,
   makeSchema,
   makeWishSchema,
+  standingOf,
   type Make,
 } from '@aurantia/core/make';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
+import { streamEvents } from '../http/event-stream';
 import { byId } from '../http/id-param';
 import type { Memory } from '../memory';
 
 /** Checked as it was kept: to be sent it needn't be a second time. */
 const asItIs = { serializerCompiler: () => (data: unknown) => JSON.stringify(data) };
 const logged = z.object({ now: z.number(), make: makeSchema, entries: z.array(logEntrySchema) });
+const roomSchema = z.object({
+  room: z.array(z.object({ at: z.number(), celsius: z.number(), humidity: z.number().nullable() })),
+});
 const listed = z.object({ over: z.stringbool().default(false) });
-/** ms between two signs of life to those who listen: what lies between them and here may drop a silent line. */
-const ALIVE = 25_000;
 
 /** Of letters and digits alone, whatever the design is called. */
 const fileName = ({ design, number }: Make): string =>
@@ -31,7 +34,7 @@ const fileName = ({ design, number }: Make): string =>
   }-${number}`;
 
 /** Makes: begin one, see how all stand, write to a log, and hear at once what another window wrote. */
-export const makesRoutes: FastifyPluginAsyncZod<Memory> = async (app, { makes, makeChanges, clock, aside }) => {
+export const makesRoutes: FastifyPluginAsyncZod<Memory> = async (app, { makes, makeChanges, clock, aside, room }) => {
   const now = () => clock.now();
 
   app.get('/', { schema: { querystring: listed, response: { 200: makeLinesSchema } } }, async ({ query }) => ({
@@ -71,6 +74,14 @@ export const makesRoutes: FastifyPluginAsyncZod<Memory> = async (app, { makes, m
     },
   );
 
+  // What the room was like from the first touch on, for as long as the cup took.
+  app.get('/:id/room', { schema: { params: byId, response: { 200: roomSchema } } }, async ({ params }) => {
+    const { make, entries } = await makes.one(params.id);
+    const { opens, at } = standingOf(make, entries);
+    const until = at === null ? Math.min(now(), opens ?? now()) : now();
+    return { room: [...(await room.between(Date.parse(entries.at(0)?.at ?? make.at), until))] };
+  });
+
   app.get('/:id/file', { ...asItIs, schema: { params: byId } }, async ({ params }, reply) => {
     const { make, entries } = await makes.one(params.id);
     return reply
@@ -94,15 +105,6 @@ export const makesRoutes: FastifyPluginAsyncZod<Memory> = async (app, { makes, m
   });
 
   app.get('/changes', { schema: { hide: true } }, (request, reply) => {
-    reply.hijack();
-    const { raw } = reply;
-    raw.writeHead(200, { 'content-type': 'text/event-stream', 'cache-control': 'no-store', connection: 'keep-alive' });
-    raw.write(': here\n\n');
-    const end = makeChanges.listen((id) => raw.write(`data: ${JSON.stringify({ make: id })}\n\n`));
-    const alive = setInterval(() => raw.write(': here\n\n'), ALIVE);
-    request.raw.once('close', () => {
-      end();
-      clearInterval(alive);
-    });
+    streamEvents(request, reply, (send) => makeChanges.listen((id) => send({ make: id })));
   });
 };

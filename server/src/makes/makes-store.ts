@@ -13,6 +13,7 @@ import {
   type Standing,
 } from '@aurantia/core/make';
 import { notFound, ProblemError } from '../http/problem';
+import { LearntStore } from '../learnt/learnt-store';
 import { ShelfStore } from '../shelf/shelf-store';
 import type { Store } from '../store/open-store';
 import { together } from '../store/together';
@@ -183,6 +184,7 @@ export class MakesStore {
         .values({ make_id: id, id: kept.id, at: kept.at, document: JSON.stringify(kept) })
         .execute();
       const all = [...entries, kept];
+      await new LearntStore(within).take(make, all, kept);
       const standing = standingOf(make, all);
       await within
         .updateTable('make')

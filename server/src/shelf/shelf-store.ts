@@ -112,6 +112,15 @@ export class ShelfStore {
     });
   }
 
+  /** Describes an item anew by what was learnt of it: whoever is describing it elsewhere is told. */
+  learn(id: string, edit: (item: ShelfItem) => ShelfItem): Promise<void> {
+    return together(this.store, async (within) => {
+      const shelf = new ShelfStore(within);
+      const { document, revision } = await shelf.one(id);
+      await shelf.kept.put(id, shelfItemSchema.parse(edit(document)), revision);
+    });
+  }
+
   /** What came and went of an item, the latest first. */
   async ledger(id: string): Promise<LedgerEntry[]> {
     const rows = await this.store

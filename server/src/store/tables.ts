@@ -65,6 +65,19 @@ export interface Tables {
     over: Generated<number>;
   };
   make_entry: { row: Generated<number>; make_id: string; id: string; at: string; document: string };
+  /** what a weighing teaches: derived from a log, with what its maker said of it since */
+  reading: {
+    row: Generated<number>;
+    id: string;
+    unknown: string;
+    make_id: string;
+    coat: string;
+    at: string;
+    document: string;
+    said: Generated<string>;
+  };
+  /** what the room was like, ms since 1970 */
+  room: { at: number; celsius: number; humidity: number | null };
   set_aside: { row: Generated<number>; kind: string; id: string; document: string; at: string };
   workshop: { id: 1; settings: string; revision: Generated<number> };
 }

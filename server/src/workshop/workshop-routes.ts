@@ -7,7 +7,7 @@ import { unreadableSchema } from '../store/unreadable-rows';
 const keptSettings = z.object({ document: settingsSchema, revision: z.int() });
 
 /** The workshop's settings, and what of its memory can't be read. */
-export const workshopRoutes: FastifyPluginAsyncZod<Memory> = async (app, { workshop, unreadable }) => {
+export const workshopRoutes: FastifyPluginAsyncZod<Memory> = async (app, { workshop, unreadable, devices }) => {
   app.get('/', { schema: { response: { 200: keptSettings } } }, () => workshop.kept());
   app.put(
     '/',
@@ -17,7 +17,11 @@ export const workshopRoutes: FastifyPluginAsyncZod<Memory> = async (app, { works
         response: { 200: keptSettings },
       },
     },
-    ({ body }) => workshop.setSettings(body.document, body.parent),
+    async ({ body }) => {
+      const kept = await workshop.setSettings(body.document, body.parent);
+      devices.goBy(kept.document);
+      return kept;
+    },
   );
   app.get(
     '/unreadable',

@@ -1,0 +1,71 @@
+/**
+ * What is known of a quantity above nothing: its logarithm is normal around that of `value`, and `spread` is its standard
+ * deviation, which for small ones is a share of the value.
+ */
+export interface Belief {
+  readonly value: number;
+  readonly spread: number;
+}
+
+/** What something that was measured says of an unknown. */
+export interface Measured {
+  /** in a unit of its own, with one standard deviation */
+  readonly observed: number;
+  readonly error: number;
+  /** what would be measured if the unknown were so much, and by how much more for each more of it */
+  expected(value: number): { readonly reads: number; readonly slope: number };
+}
+
+/** Steps of Gauss and Newton; each halves or better what is left, so these are plenty. */
+const STEPS = 40;
+const SETTLED = 1e-10;
+/** No unknown is some fifty times what was thought of it: what says so is a slip, and must not run away with the answer. */
+const FARTHEST = 4;
+
+/**
+ * What is known after measuring: the most likely value, with its curvature as the spread. The prior is one more reading, of the
+ * logarithm (normal prior, normal errors: Gauss–Newton; J. Nocedal and S. Wright, "Numerical Optimization", chapter 10).
+ */
+export function learn(prior: Belief, readings: readonly Measured[]): Belief {
+  const start = Math.log(prior.value);
+  let at = start;
+  let cost = costAt(at, prior, readings);
+  for (let step = 0; step < STEPS; step += 1) {
+    const { slope, curve } = slopeAt(at, prior, readings);
+    let move = Math.min(start + FARTHEST - at, Math.max(start - FARTHEST - at, -slope / curve));
+    let next = costAt(at + move, prior, readings);
+    // A model that bends may be stepped over: half as far until it is better.
+    while (next > cost && Math.abs(move) > SETTLED) {
+      move /= 2;
+      next = costAt(at + move, prior, readings);
+    }
+    if (next > cost) break;
+    at += move;
+    cost = next;
+    if (Math.abs(move) < SETTLED) break;
+  }
+  return { value: Math.exp(at), spread: 1 / Math.sqrt(slopeAt(at, prior, readings).curve) };
+}
+
+function costAt(at: number, prior: Belief, readings: readonly Measured[]): number {
+  const value = Math.exp(at);
+  return readings.reduce(
+    (sum, { observed, error, expected }) => sum + ((observed - expected(value).reads) / error) ** 2,
+    ((at - Math.log(prior.value)) / prior.spread) ** 2,
+  );
+}
+
+/** Half the slope of the cost in the logarithm, and half its curvature as Gauss and Newton have it. */
+function slopeAt(at: number, prior: Belief, readings: readonly Measured[]): { slope: number; curve: number } {
+  const value = Math.exp(at);
+  let slope = (at - Math.log(prior.value)) / prior.spread ** 2;
+  let curve = 1 / prior.spread ** 2;
+  for (const { observed, error, expected } of readings) {
+    const { reads, slope: by } = expected(value);
+    // By how much of its error the reading moves for each more of the logarithm.
+    const moves = (by * value) / error;
+    slope -= (moves * (observed - reads)) / error;
+    curve += moves ** 2;
+  }
+  return { slope, curve };
+}

@@ -1,0 +1,40 @@
+import { deviceKinds, devicesSchema } from '@aurantia/core';
+import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
+import * as z from 'zod';
+import { streamEvents } from '../http/event-stream';
+import { ProblemError } from '../http/problem';
+import type { Memory } from '../memory';
+
+const command = z.strictObject({
+  device: z.enum(deviceKinds),
+  command: z
+    .string()
+    .trim()
+    .min(1)
+    .max(60)
+    .regex(/^[\w. -]+$/),
+});
+
+/** Devices beside the cup: what they say now and as it changes, the scale's tare, and hands for simulated ones. */
+export const devicesRoutes: FastifyPluginAsyncZod<Memory> = async (app, { devices }) => {
+  app.get('/', { schema: { response: { 200: devicesSchema } } }, () => devices.all);
+
+  app.get('/changes', { schema: { hide: true } }, (request, reply) => {
+    streamEvents(request, reply, (send) => {
+      send(devices.all);
+      return devices.listen(send);
+    });
+  });
+
+  app.post('/tare', { schema: { response: { 200: devicesSchema } } }, () => {
+    if (!devices.say('scale', 'tare'))
+      throw new ProblemError(409, 'No scale', 'The scale isn’t reached. Plug it in again, or type what it shows.');
+    return devices.all;
+  });
+
+  app.post('/simulated', { schema: { body: command, response: { 200: devicesSchema } } }, ({ body }) => {
+    if (!devices.simulate(body.device, body.command))
+      throw new ProblemError(409, 'Not simulated', `No simulated ${body.device} stands here that understands “${body.command}”.`);
+    return devices.all;
+  });
+};
