@@ -19,6 +19,10 @@ import { AT, coatOf, entry, made, MINUTE, START, upTo } from './made';
 import { demoNames, workshop } from './workshop';
 
 describe('a make', () => {
+  test.each(demoNames)('of %s is kept as it is', (name) => {
+    const make = made(name, 2);
+    expect(makeSchema.parse(JSON.parse(JSON.stringify(make)))).toEqual(make);
+  });
   test('keeps its plan as numbers that its schema takes back bit by bit, for any design', () => {
     fc.assert(
       fc.property(anyDesign, anyWorkshop, fc.integer({ min: 1, max: 24 }), (design, own, cups) => {

@@ -97,6 +97,15 @@ describe('what devices say', () => {
     expect(last).toMatchObject({ says: 'weight', steady: true });
     expect(Math.abs((last?.says === 'weight' ? last.grams : 0) - 44)).toBeLessThanOrEqual(0.2);
   });
+  test('a simulated scale calls nothing steady that it hasn’t come to yet', () => {
+    const scale = new SimulatedScale(5);
+    scale.told('put 500');
+    const steady = Array.from({ length: 60 }, () => readDeviceLine('scale', scale.after(0.1))).filter(
+      (says) => says?.says === 'weight' && says.steady,
+    );
+    expect(steady.length).toBeGreaterThan(10);
+    for (const says of steady) expect(Math.abs((says?.says === 'weight' ? says.grams : 0) - 500)).toBeLessThanOrEqual(0.2);
+  });
   test('a simulated room is warmest in the afternoon, and silent while its sensor is out', () => {
     const room = new SimulatedRoom();
     const at = (hour: number) => readDeviceLine('room', room.at(Date.UTC(2026, 10, 29, hour)));

@@ -58,8 +58,9 @@ export class SimulatedScale {
     if (this.lies > CARRIES) return 'overload';
     const grams = this.shown + this.drift - this.nought + TREMBLES * this.normal();
     const steps = tidy(Math.round(grams / STEP) * STEP);
+    const steady = this.still >= STEADY_AFTER && Math.abs(this.lies - this.shown) < STEP / 4;
     // Nothing is neither above nor below nothing.
-    return `weight ${(steps === 0 ? 0 : steps).toFixed(1)} g ${this.still >= STEADY_AFTER ? 'steady' : 'moving'}`;
+    return `weight ${(steps === 0 ? 0 : steps).toFixed(1)} g ${steady ? 'steady' : 'moving'}`;
   }
 
   private normal(): number {

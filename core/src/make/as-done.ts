@@ -1,4 +1,5 @@
-import { blendSchema, coatSchema, designSchema, type Coat, type CoatOf, type Design } from '../design';
+import { blendSchema, coatSchema, designSchema, type Coat, type CoatOf, type Design, type Settings } from '../design';
+import { GLOVE_LOSS_SHARE, POT_LOSS_ML } from '../resin';
 import { countText, listText, percentText, thicknessText, tidy, type Units, amountText } from '../units';
 import { benchOf, type BenchCoat } from './bench';
 import type { LogEntry } from './log-entry';
@@ -20,14 +21,22 @@ export interface RecipeChange {
 /**
  * What was really poured, counted and left out, as changes to the recipe: with all of them, its amounts are what was measured.
  * A mix is of one cup's; a blend poured in several passes takes their mean.
+ * @param now the workshop as it is now: what its pots and gloves keep, as far as that was learnt since, tells the film that was
+ *   really left, and so gives back the amounts that were really poured
  */
-export function asDone(make: Make, entries: readonly LogEntry[], units: Units): readonly RecipeChange[] {
+export function asDone(
+  make: Make,
+  entries: readonly LogEntry[],
+  now: Pick<Settings, 'units' | 'losses'>,
+): readonly RecipeChange[] {
+  const { units } = now;
   const { coats } = benchOf(make, entries, 0);
   const done = coats.filter(({ state }) => state === 'done');
   return [
     ...coats.filter(({ state }) => state === 'skipped').map(({ step }) => leftOut(step)),
-    ...done.flatMap((coat) => [...filmChange(make, coat), ...dropChanges(make, coat)]),
+    ...done.flatMap((coat) => [...filmChange(make, coat, now), ...dropChanges(make, coat)]),
     ...pourChanges(make, done, units),
+    ...noteChanges(make, entries),
   ];
 }
 
@@ -55,13 +64,17 @@ function mixedOtherwise({ step, poured }: BenchCoat): number | null {
   return step.amounts.filter(({ key }) => key === 'a' || key === 'b').reduce((sum, one) => sum + reallyPoured(one, poured), 0);
 }
 
-function filmChange({ design }: Make, coat: BenchCoat): readonly RecipeChange[] {
+function filmChange({ design, settings }: Make, coat: BenchCoat, { losses }: Pick<Settings, 'losses'>): readonly RecipeChange[] {
   const { step } = coat;
   const ml = mixedOtherwise(coat);
   const laid = design.coats.find(({ id }) => id === step.coat);
   if (ml === null || !step.mix || !laid || !('thickness' in laid)) return [];
   // Finer than it is measured and never more than it was: amounts are rounded up to the step they were poured by.
-  const film = Math.floor(filmOf(step.mix, ml) * 1000) / 1000;
+  const keeps = {
+    kept: step.mix.kept - (settings.losses?.pot ?? POT_LOSS_ML) + (losses?.pot ?? POT_LOSS_ML),
+    glove: losses?.glove ?? GLOVE_LOSS_SHARE,
+  };
+  const film = Math.floor(filmOf({ ...step.mix, ...keeps }, ml) * 1000) / 1000;
   if (film === laid.thickness) return [];
   return [
     {
@@ -137,6 +150,30 @@ function pourChanges({ design, cups }: Make, done: readonly BenchCoat[], units: 
       ];
     }),
   );
+}
+
+/** The most letters a coat's note takes. */
+const NOTE = 300;
+
+/** What was written for next time becomes a note of its coat. */
+function noteChanges({ design, steps }: Make, entries: readonly LogEntry[]): readonly RecipeChange[] {
+  return entries.flatMap((entry): readonly RecipeChange[] => {
+    if (entry.what !== 'note' || !entry.next || entry.coat === null) return [];
+    const { coat, text } = entry;
+    const title = steps.find((step) => step.coat === coat)?.title;
+    const before = design.coats.find(({ id }) => id === coat)?.note;
+    if (title === undefined || before === undefined || before.includes(text)) return [];
+    const joined = (note: string) => (note === '' ? text : `${note} ${text}`).slice(0, NOTE);
+    return [
+      {
+        id: `${entry.id}/note`,
+        of: `${title}, note`,
+        planned: before === '' ? 'none' : `“${before}”`,
+        really: `“${text}”`,
+        apply: (to) => withCoat(to, coat, (one) => ({ ...one, note: joined(one.note) })),
+      },
+    ];
+  });
 }
 
 /** A recipe with some of the changes taken; the frozen one stays as it is. */

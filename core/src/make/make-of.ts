@@ -82,7 +82,9 @@ function stepOf(coat: Coat, frozen: Frozen): MakeStep {
   const resin = 'resin' in coat && coat.resin !== null ? itemOf(shelf, coat.resin, 'resin') : undefined;
   const glue = coat.kind === 'glue' ? itemOf(shelf, coat.glue, 'glue') : undefined;
   const spread = coat.kind === 'resin' || coat.kind === 'ink';
-  const open = glue && !resin && glue.open ? openInThisRoom(glue.open[1], { settings }) : null;
+  // What glue takes no more is a window that has closed, as one on tacky resin is.
+  const closes = glue?.open ? openInThisRoom(glue.open[1], { settings }) : null;
+  const open = resin ? null : closes;
   const lasts = resin && mix ? Math.floor(potLifeAt(resin.potLife, Math.max(NO_SMALLER, mix.mix), settings.celsius)) : null;
   return {
     coat: coat.id,
@@ -116,7 +118,7 @@ function stepOf(coat: Coat, frozen: Frozen): MakeStep {
     within: mix ? lasts : open,
     look: spread ? LOOK : null,
     handsOn: planned.handsOn,
-    wait: { minutes: planned.wait.minutes, until: planned.wait.until, closes: planned.wait.closes ?? null },
+    wait: { minutes: planned.wait.minutes, until: planned.wait.until, closes: planned.wait.closes ?? closes },
     shows: seenMost(planned, plan),
   };
 }
@@ -131,7 +133,7 @@ function flakesOf(coat: Coat, { planned, before, cups }: Frozen): MakeStep['flak
   return {
     glue,
     pours: planned.pours.map(({ area, kept, castOff, grams }) => ({
-      area,
+      place: area,
       deep: castOff < 1 ? tidy(kept / (1 - castOff)) : 0,
       grams: tidy(cups * grams),
     })),

@@ -1,6 +1,5 @@
 import * as z from 'zod';
 import { coatIdSchema, designIdSchema, designSchema, settingsSchema } from '../design';
-import { areaIdSchema } from '../areas';
 import { hexSchema } from '../hex';
 import { GLOVE_LOSS_SHARE } from '../resin';
 import { shelfItemIdSchema, shelfItemSchema } from '../stock';
@@ -70,11 +69,11 @@ const stepSchema = z.strictObject({
   lines: z.array(z.string()),
   amounts: z.array(amountSchema),
   mix: mixSchema.nullable(),
-  /** glitter that goes into glue: of each area's pour cm², flakes deep and g as planned; null of every other coat, and where no one glue holds it */
+  /** glitter that goes into glue: of each area's, or pot's, pour the flakes deep and g as planned; null of every other coat, and where no one glue holds it */
   flakes: z
     .strictObject({
       glue: shelfItemIdSchema,
-      pours: z.array(z.strictObject({ area: areaIdSchema, deep: z.number().min(0), grams: z.number().min(0) })),
+      pours: z.array(z.strictObject({ place: z.string().max(200), deep: z.number().min(0), grams: z.number().min(0) })),
     })
     .nullable()
     .default(null),

@@ -66,11 +66,12 @@ function tooLate(
   if (!before || before.ended === null) return 'Nothing lies under it that could have closed: go on.';
   const coat = design.coats[steps.indexOf(before.step)];
   const resin = 'resin' in coat && coat.resin !== null ? itemOf(shelf, coat.resin, 'resin') : undefined;
-  if (!resin)
-    return coat.kind === 'glue'
-      ? 'Glue that has set holds nothing: brush a second, thin coat on it and pour at once.'
-      : 'It has only dried for longer: wipe the dust off and go on.';
   if (!missed) return 'Its window is still open: go on now.';
+  if (coat.kind === 'glue')
+    return resin
+      ? 'A wipe that has set holds nothing: sand it dull, wash and dry it, wipe anew and pour at once.'
+      : 'Glue that has set holds nothing: brush a second, thin coat on it and pour at once.';
+  if (!resin) return 'It has only dried for longer: wipe the dust off and go on.';
   const cured = before.ended + settingOf(resin).sandAfter * cureFactor(settings.celsius) * 60_000;
   return `It bonds no more by itself. Let it cure until ${clock(cured)}, sand it dull, wash and dry it; then go on.`;
 }

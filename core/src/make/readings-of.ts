@@ -19,7 +19,7 @@ export function readingsOf(make: Make, entries: readonly LogEntry[], entry: LogE
 function holdOf(make: Make, { step, poured }: BenchCoat, { cup }: LogEntryOf<'weighed'>): readonly Reading[] {
   if (!cup || !step.flakes) return [];
   const pours = step.flakes.pours.map((pour) => {
-    const parts = step.amounts.filter(({ key }) => key.startsWith(`pour/${pour.area}/`));
+    const parts = step.amounts.filter(({ key }) => key.slice(0, key.lastIndexOf('/')) === `pour/${pour.place}`);
     const really = parts.flatMap((part) => {
       const jar = part.item === null ? undefined : itemOf(make.shelf, part.item, 'glitter');
       return jar ? [{ glitter: jar.flake, ml: reallyPoured(part, poured), planned: part.amount }] : [];

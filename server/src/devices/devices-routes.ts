@@ -1,7 +1,6 @@
 import { deviceKinds, devicesSchema } from '@aurantia/core';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
-import { streamEvents } from '../http/event-stream';
 import { ProblemError } from '../http/problem';
 import type { Memory } from '../memory';
 
@@ -15,16 +14,9 @@ const command = z.strictObject({
     .regex(/^[\w. -]+$/),
 });
 
-/** Devices beside the cup: what they say now and as it changes, the scale's tare, and hands for simulated ones. */
+/** Devices beside the cup: what they say now (and as it changes, with the makes), the scale's tare, and hands for simulated ones. */
 export const devicesRoutes: FastifyPluginAsyncZod<Memory> = async (app, { devices }) => {
   app.get('/', { schema: { response: { 200: devicesSchema } } }, () => devices.all);
-
-  app.get('/changes', { schema: { hide: true } }, (request, reply) => {
-    streamEvents(request, reply, (send) => {
-      send(devices.all);
-      return devices.listen(send);
-    });
-  });
 
   app.post('/tare', { schema: { response: { 200: devicesSchema } } }, () => {
     if (!devices.say('scale', 'tare'))

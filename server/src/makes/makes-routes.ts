@@ -21,6 +21,7 @@ const logged = z.object({ now: z.number(), make: makeSchema, entries: z.array(lo
 const roomSchema = z.object({
   room: z.array(z.object({ at: z.number(), celsius: z.number(), humidity: z.number().nullable() })),
 });
+const heard = z.object({ devices: z.stringbool().default(false) });
 const listed = z.object({ over: z.stringbool().default(false) });
 
 /** Of letters and digits alone, whatever the design is called. */
@@ -34,7 +35,7 @@ const fileName = ({ design, number }: Make): string =>
   }-${number}`;
 
 /** Makes: begin one, see how all stand, write to a log, and hear at once what another window wrote. */
-export const makesRoutes: FastifyPluginAsyncZod<Memory> = async (app, { makes, makeChanges, clock, aside, room }) => {
+export const makesRoutes: FastifyPluginAsyncZod<Memory> = async (app, { makes, makeChanges, clock, aside, room, devices }) => {
   const now = () => clock.now();
 
   app.get('/', { schema: { querystring: listed, response: { 200: makeLinesSchema } } }, async ({ query }) => ({
@@ -104,7 +105,15 @@ export const makesRoutes: FastifyPluginAsyncZod<Memory> = async (app, { makes, m
     return reply.code(201).send({ now: now(), make, entries: [...entries] });
   });
 
-  app.get('/changes', { schema: { hide: true } }, (request, reply) => {
-    streamEvents(request, reply, (send) => makeChanges.listen((id) => send({ make: id })));
+  // One stream for all that a bench hears of: a browser keeps few lines to one address open, whatever its windows.
+  app.get('/changes', { schema: { hide: true, querystring: heard } }, (request, reply) => {
+    streamEvents(request, reply, (send) => {
+      const ends = [makeChanges.listen((id) => send({ make: id }))];
+      if (request.query.devices) {
+        send({ devices: devices.all });
+        ends.push(devices.listen((all) => send({ devices: all })));
+      }
+      return () => ends.forEach((end) => end());
+    });
   });
 };

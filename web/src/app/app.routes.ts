@@ -45,5 +45,10 @@ export const routes: Routes = [
     title: 'Bench · Aurantia',
     loadComponent: () => import('./places/bench/bench-place').then((m) => m.BenchPlace),
   },
+  {
+    path: 'learnt',
+    title: 'What weighings taught · Aurantia',
+    loadComponent: () => import('./places/learnt/learnt-place').then((m) => m.LearntPlace),
+  },
   { path: '**', redirectTo: 'designs' },
 ];

@@ -1,4 +1,5 @@
 import { inject, Injectable, signal } from '@angular/core';
+import { devicesSchema, type Devices } from '@aurantia/core';
 import {
   logEntrySchema,
   makeLinesSchema,
@@ -9,7 +10,7 @@ import {
   type MakeLine,
   type MakeWish,
 } from '@aurantia/core/make';
-import { Observable, tap } from 'rxjs';
+import { map, Observable, tap } from 'rxjs';
 import { v7 } from 'uuid';
 import * as z from 'zod';
 import { Api, ApiError } from './api';
@@ -17,7 +18,10 @@ import { Notices } from './notices';
 import { WorkshopTime } from './workshop-time';
 
 const loggedSchema = z.object({ now: z.number(), make: makeSchema, entries: z.array(logEntrySchema) });
-const changeSchema = z.object({ make: z.string() });
+const roomSchema = z.object({
+  room: z.array(z.object({ at: z.number(), celsius: z.number(), humidity: z.number().nullable() })),
+});
+const changeSchema = z.union([z.object({ make: z.string() }), z.object({ devices: devicesSchema })]);
 
 export interface LoggedMake {
   readonly make: Make;
@@ -66,16 +70,26 @@ export class Makes {
     return this.taken(this.api.post(`makes/${encodeURIComponent(make.id)}/entries`, sent, loggedSchema));
   }
 
-  /** Ids of makes as they change, here or in another window. */
-  changes(): Observable<MakeId> {
+  /**
+   * Ids of makes as they change, here or in another window.
+   * @param heard is told what devices say, where that is wished
+   */
+  changes(heard?: (devices: Devices) => void): Observable<MakeId> {
     return new Observable((page) => {
-      const source = new EventSource('/api/makes/changes');
+      const source = new EventSource(`/api/makes/changes?devices=${heard !== undefined}`);
       source.onmessage = ({ data }: MessageEvent<string>) => {
         const read = changeSchema.safeParse(JSON.parse(data));
-        if (read.success) page.next(read.data.make as MakeId);
+        if (!read.success) return;
+        if ('make' in read.data) page.next(read.data.make as MakeId);
+        else heard?.(read.data.devices);
       };
       return () => source.close();
     });
+  }
+
+  /** What the room was like while a make went on. */
+  room(id: string): Observable<z.infer<typeof roomSchema>['room']> {
+    return this.api.get(`makes/${encodeURIComponent(id)}/room`, roomSchema).pipe(map(({ room }) => room));
   }
 
   private taken(reply: Observable<z.infer<typeof loggedSchema>>): Observable<LoggedMake> {

@@ -16,6 +16,8 @@ export interface Curve {
   readonly along: string;
   readonly up: string;
   readonly points: readonly CurvePoint[];
+  /** how far off it may be at each of them, filled between */
+  readonly band?: readonly { readonly x: number; readonly low: number; readonly high: number }[];
   readonly marks: readonly (CurvePoint & { readonly name: string })[];
   /** how a figure of each axis reads */
   readonly told: { readonly x: (value: number) => string; readonly y: (value: number) => string };
@@ -131,7 +133,7 @@ export class CurveChart {
     return points.filter((_, i) => i % every === 0 || i === points.length - 1);
   }
 
-  private draw({ along, up, points, marks, told, axis: short, top, steps, limit }: Curve): void {
+  private draw({ along, up, points, band = [], marks, told, axis: short, top, steps, limit }: Curve): void {
     const token = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
     const [peel, wash, soft, line, sheet] = ['--peel', '--peel-wash', '--soft', '--line', '--sheet'].map(token);
     const axis = (title: string, tell: (value: number) => string, max?: number) => ({
@@ -154,12 +156,25 @@ export class CurveChart {
         data: [...points],
         borderColor: peel,
         backgroundColor: wash,
-        fill: true,
+        fill: band.length === 0,
         pointRadius: 0,
         borderWidth: 2,
         stepped: steps,
         order: marks.length,
       },
+      ...(band.length > 0
+        ? [
+            {
+              data: band.map(({ x, high }) => ({ x, y: high })),
+              borderWidth: 0,
+              pointRadius: 0,
+              backgroundColor: wash,
+              fill: '+1',
+              order: 9,
+            },
+            { data: band.map(({ x, low }) => ({ x, y: low })), borderWidth: 0, pointRadius: 0, order: 9 },
+          ]
+        : []),
       ...(limit
         ? [{ data: across(points, limit.y), borderColor: soft, borderDash: [5, 4], pointRadius: 0, borderWidth: 1.5 }]
         : []),

@@ -15,6 +15,7 @@ import { Router, RouterLink } from '@angular/router';
 import { standingText, stateAt } from '@aurantia/core/make';
 import { BUTTONS } from '../../parts/buttons';
 import { FileField } from '../../parts/fields/file-field';
+import { Beside } from '../../services/beside';
 import { Makes } from '../../services/makes';
 import { Notices } from '../../services/notices';
 import { RoomLight } from '../../services/room-light';
@@ -37,6 +38,7 @@ import { OpenMake } from './open-make';
 export class BenchPlace {
   private readonly makes = inject(Makes);
   private readonly time = inject(WorkshopTime);
+  private readonly beside = inject(Beside);
   private readonly router = inject(Router);
   private readonly notices = inject(Notices);
   protected readonly open = inject(OpenMake);
@@ -61,7 +63,7 @@ export class BenchPlace {
     this.time.watch();
     this.makes.load();
     this.makes
-      .changes()
+      .changes((devices) => this.beside.devices.set(devices))
       .pipe(takeUntilDestroyed())
       .subscribe((changed) => {
         this.makes.load(this.all());

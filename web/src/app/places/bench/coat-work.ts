@@ -1,8 +1,20 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal } from '@angular/core';
+import {
+  afterNextRender,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  ElementRef,
+  inject,
+  Injector,
+  input,
+  linkedSignal,
+  viewChild,
+} from '@angular/core';
 import { amountText, listText, temperatureText } from '@aurantia/core';
 import {
   amountRead,
   benchNotes,
+  nextPour,
   reallyPoured,
   type Bench,
   type BenchCoat,
@@ -11,28 +23,35 @@ import {
 } from '@aurantia/core/make';
 import { BUTTONS } from '../../parts/buttons';
 import { Icon } from '../../parts/icons/icon';
+import { Beside } from '../../services/beside';
 import { WorkshopMemory } from '../../services/workshop';
 import { WorkshopTime } from '../../services/workshop-time';
 import { countdownText, momentText } from './moment-text';
 import { OpenMake } from './open-make';
 import { OtherAmounts } from './other-amounts';
+import { WeighIn } from './weigh-in';
+import { NOTHING_WEIGHED, teaches, weighedEntry, WeighUp, type WeighedUp } from './weigh-up';
 import { WentWrong } from './went-wrong';
 
 /** What is open beside the deed itself. */
-type Aside = 'amounts' | 'wrong' | null;
+type Aside = 'amounts' | 'weigh-in' | 'weigh-up' | 'wrong' | null;
 
 /** One coat as it is done: what to do, amounts and times to be read from two metres, and one large button. */
 @Component({
   selector: 'au-coat-work',
-  imports: [BUTTONS, Icon, OtherAmounts, WentWrong],
+  imports: [BUTTONS, Icon, OtherAmounts, WeighIn, WeighUp, WentWrong],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './coat-work.html',
   styleUrl: './coat-work.scss',
   host: { '(document:keydown)': 'key($event)' },
 })
 export class CoatWork {
+  private readonly injector = inject(Injector);
   private readonly memory = inject(WorkshopMemory);
+  /** where what is open beside the deed ends */
+  private readonly opened = viewChild<ElementRef<HTMLElement>>('end');
   private readonly time = inject(WorkshopTime);
+  protected readonly beside = inject(Beside);
   protected readonly open = inject(OpenMake);
   readonly make = input.required<Make>();
   readonly bench = input.required<Bench>();
@@ -47,10 +66,16 @@ export class CoatWork {
     const { at, of } = this.bench().standing;
     return at === null ? '' : `Coat ${at + 1} of ${of}`;
   });
+  /** as the sensor has it now, where there is one, else as it was planned for */
   protected readonly room = computed(() => {
     const { celsius, humidity, units } = this.make().settings;
-    return `${temperatureText(celsius, units)} · ${humidity} %`;
+    const planned = `${temperatureText(celsius, units)} · ${humidity} %`;
+    const says = this.beside.devices()?.room.says;
+    if (says?.says !== 'room') return planned;
+    const now = `${temperatureText(says.celsius, units)}${says.humidity === null ? '' : ` · ${says.humidity} %`}`;
+    return `${now} now, planned for ${planned}`;
   });
+  protected readonly stalled = computed(() => this.beside.devices()?.turner.says?.says === 'stalled');
   protected readonly aside = linkedSignal<string | undefined, Aside>({
     source: this.coatId,
     computation: () => null,
@@ -59,6 +84,31 @@ export class CoatWork {
   protected readonly poured = linkedSignal<string | undefined, Readonly<Record<string, number>>>({
     source: this.coatId,
     computation: () => ({}),
+  });
+
+  /** what was weighed of it beyond its amounts */
+  protected readonly weighed = linkedSignal<string | undefined, WeighedUp>({
+    source: this.coatId,
+    computation: () => NOTHING_WEIGHED,
+  });
+  /** whether anything of it is weighed on a scale that stands here */
+  protected readonly weighsIn = computed(() => {
+    const [coat, scale] = [this.coat(), this.beside.scale()];
+    return coat !== null && scale !== null && scale.reach !== 'none' && nextPour(coat.step, {}) !== null;
+  });
+  /** the coat that weighing teaches of: the one that is being laid, else the last that is on */
+  protected readonly weighsUp = computed<BenchCoat | null>(() => {
+    const coat = this.coat();
+    const one = coat?.state === 'begun' ? coat : this.lastDone();
+    return one && teaches(one.step) ? one : null;
+  });
+  protected readonly lastDone = computed(() => this.bench().coats.findLast(({ state }) => state === 'done') ?? null);
+  /** resin that may have set, and nobody said so yet */
+  protected readonly mayHaveSet = computed(() => {
+    const [last, coat] = [this.lastDone(), this.coat()];
+    const { entries } = this.open.logged() ?? { entries: [] };
+    if (!last?.step.mix || coat?.state === 'begun') return null;
+    return entries.some((entry) => entry.what === 'set' && entry.coat === last.step.coat) ? null : last;
   });
 
   protected readonly amounts = computed(() => {
@@ -132,7 +182,29 @@ export class CoatWork {
     const [deed, coat] = [this.deed(), this.coat()];
     if (!deed || !coat) return;
     const { coat: id } = coat.step;
-    this.open.write(deed.what === 'begun' ? { what: 'begun', coat: id } : { what: 'done', coat: id, poured: this.poured() });
+    if (deed.what === 'begun') return this.open.write({ what: 'begun', coat: id });
+    const weighed = weighedEntry(coat.step, this.weighed());
+    this.open.write({ what: 'done', coat: id, poured: this.poured() }, () => {
+      if (weighed) this.open.write(weighed);
+    });
+  }
+
+  /** What was weighed once the coat was on. */
+  protected writeWeighed(): void {
+    const coat = this.weighsUp();
+    const entry = coat && weighedEntry(coat.step, this.weighed());
+    if (entry)
+      this.open.write(entry, () => {
+        this.weighed.set(NOTHING_WEIGHED);
+        this.aside.set(null);
+      });
+  }
+
+  protected hasSet(): void {
+    const last = this.mayHaveSet();
+    const says = this.beside.devices()?.room.says;
+    const celsius = says?.says === 'room' ? says.celsius : this.make().settings.celsius;
+    if (last) this.open.write({ what: 'set', coat: last.step.coat, celsius });
   }
 
   protected undo(): void {
@@ -146,6 +218,9 @@ export class CoatWork {
 
   protected turn(aside: Aside): void {
     this.aside.set(this.aside() === aside ? null : aside);
+    // What opens lies under the deeds: without this, a press seems to do nothing.
+    if (this.aside() !== null)
+      afterNextRender(() => this.opened()?.nativeElement.scrollIntoView({ block: 'nearest' }), { injector: this.injector });
   }
 
   /** A foot pedal is a keyboard of one key: Enter and Page Down do what the large button does. */

@@ -42,7 +42,7 @@ export class MadeAgain {
   protected readonly busy = signal(false);
   protected readonly changes = computed(() => {
     const { make, entries } = this.logged();
-    return asDone(make, entries, this.memory.settings().units);
+    return asDone(make, entries, this.memory.settings());
   });
   /** ids of those that are taken */
   protected readonly taken = linkedSignal<unknown, ReadonlySet<string>>({

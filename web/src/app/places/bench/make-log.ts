@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { amountRead, reallyPoured, type LogEntry, type Make } from '@aurantia/core/make';
+import { countText, gramText, temperatureText } from '@aurantia/core';
+import { amountRead, reallyPoured, type LogEntryOf, type LogEntry, type Make } from '@aurantia/core/make';
 import { BUTTONS } from '../../parts/buttons';
 import { WorkshopMemory } from '../../services/workshop';
 import { WorkshopTime } from '../../services/workshop-time';
@@ -19,6 +20,14 @@ interface Row {
     readonly really: string;
     readonly other: boolean;
   }[];
+}
+
+function weighedText({ cup, pot, drops }: LogEntryOf<'weighed'>): string {
+  return [
+    ...(cup ? [`the cup ${gramText(cup.before)} before and ${gramText(cup.after)} after`] : []),
+    ...(pot === undefined ? [] : [`${gramText(pot)} left in the pot`]),
+    ...(drops ? [`${countText(drops.count, 'drop')} ${gramText(drops.grams)}`] : []),
+  ].join('; ');
 }
 
 /** What happened to a cup, line by line, the latest first: planned beside what it really was. */
@@ -103,6 +112,13 @@ export class MakeLog {
           })),
         );
       }
+      case 'weighed':
+        return row(`Weighed: ${title}`, weighedText(entry));
+      case 'set':
+        return row(
+          `Set: ${title}`,
+          `A nail leaves no mark in it, at ${temperatureText(entry.celsius, this.memory.settings().units)}.`,
+        );
       case 'skipped':
         return row(`Left out: ${title}`, entry.why);
       case 'undone':

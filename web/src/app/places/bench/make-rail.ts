@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, model } from '@angular/core';
+import { RouterLink } from '@angular/router';
 import { countText } from '@aurantia/core';
 import type { Bench, BenchCoat, Make } from '@aurantia/core/make';
 import { BUTTONS } from '../../parts/buttons';
@@ -9,7 +10,7 @@ import { momentText } from './moment-text';
 /** The coats of a make along a rule, each with the moment it was done at, or is due. */
 @Component({
   selector: 'au-make-rail',
-  imports: [BUTTONS, Switch],
+  imports: [BUTTONS, RouterLink, Switch],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h1>{{ make().design.name }}</h1>
@@ -25,6 +26,7 @@ import { momentText } from './moment-text';
     <button type="button" matButton="outlined" class="turn" (click)="log.set(!log())">
       {{ log() ? 'Back to the bench' : 'What happened so far' }}
     </button>
+    <a matButton routerLink="/learnt" class="turn">What weighings taught</a>
   `,
   styleUrl: './make-rail.scss',
 })

@@ -2,7 +2,11 @@ import { computed, inject, Injectable, signal } from '@angular/core';
 import { benchOf, type Bench } from '@aurantia/core/make';
 import { Makes, wroteElsewhere, type LoggedMake, type NewEntry } from '../../services/makes';
 import { Notices } from '../../services/notices';
+import { WorkshopMemory } from '../../services/workshop';
 import { WorkshopTime } from '../../services/workshop-time';
+
+/** What changes the shelf, or the settings. */
+const counts: readonly NewEntry['what'][] = ['done', 'undone', 'weighed', 'set'];
 
 /** The make that is open at the bench: its log, how it stands each second, and what is written into it. */
 @Injectable()
@@ -10,6 +14,7 @@ export class OpenMake {
   private readonly makes = inject(Makes);
   private readonly notices = inject(Notices);
   private readonly time = inject(WorkshopTime);
+  private readonly workshop = inject(WorkshopMemory);
 
   readonly logged = signal<LoggedMake | null>(null);
   /** a sentence where it can't be opened */
@@ -39,6 +44,8 @@ export class OpenMake {
       next: (now) => {
         this.busy.set(false);
         this.logged.set(now);
+        // What was taken and learnt is on the shelf and in the settings now.
+        if (counts.includes(entry.what)) this.workshop.load();
         then();
       },
       error: (error: unknown) => {

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { MatDialog, MatDialogModule } from '@angular/material/dialog';
-import { faultsOf, settingsSchema, type Settings, type Units } from '@aurantia/core';
+import { faultsOf, settingsSchema, type DeviceAt, type DeviceKind, type Settings, type Units } from '@aurantia/core';
 import { Choice } from '../../parts/fields/choice';
 import { NumberField } from '../../parts/fields/number-field';
 import { RoomLight, type LightWish } from '../../services/room-light';
@@ -9,6 +9,10 @@ import { Switch } from '../../parts/fields/switch';
 import { Word } from '../../parts/word/word';
 import { TextField } from '../../parts/fields/text-field';
 import { BUTTONS } from '../../parts/buttons';
+
+/** How a device is reached. */
+type Reached = 'none' | 'simulated' | 'port';
+const USUAL_PORT: Readonly<Record<DeviceKind, number>> = { scale: 4351, room: 4352, turner: 4353 };
 
 /** Units, measuring steps, the room and the schools: kept at once, for every design. */
 @Component({
@@ -27,6 +31,12 @@ export class WorkshopDialog {
   protected readonly light = inject(RoomLight);
   protected readonly lights = named<LightWish>({ day: 'day', evening: 'evening', computer: 'as the computer' });
   protected readonly papers = named<Settings['paper']>({ A4: 'A4', Letter: 'Letter' });
+  protected readonly devices: readonly { readonly kind: DeviceKind; readonly name: string }[] = [
+    { kind: 'scale', name: 'Scale' },
+    { kind: 'room', name: 'Room sensor' },
+    { kind: 'turner', name: 'Turner’s sensor' },
+  ];
+  protected readonly reached = named<Reached>({ none: 'none', simulated: 'simulated', port: 'on a port' });
   protected readonly refused = signal<{ field: string; sentence: string } | null>(null);
 
   private readonly dialogs = inject(MatDialog);
@@ -55,7 +65,25 @@ export class WorkshopDialog {
       return;
     }
     const [fault] = faultsOf(read.error);
-    this.refused.set({ field: fault.path, sentence: fault.sentence });
+    this.refused.set({ field: fault.path.split('.')[0], sentence: fault.sentence });
+  }
+
+  protected reachOf(kind: DeviceKind): Reached {
+    const at = this.settings().devices?.[kind] ?? 'none';
+    return typeof at === 'number' ? 'port' : at;
+  }
+
+  protected portOf(kind: DeviceKind): number | null {
+    const at = this.settings().devices?.[kind];
+    return typeof at === 'number' ? at : null;
+  }
+
+  protected reach(kind: DeviceKind, reached: Reached): void {
+    this.place(kind, reached === 'port' ? USUAL_PORT[kind] : reached);
+  }
+
+  protected place(kind: DeviceKind, at: DeviceAt): void {
+    this.set({ devices: { ...this.settings().devices, [kind]: at } });
   }
 
   protected why(field: keyof Settings): string | null {
