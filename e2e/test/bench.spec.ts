@@ -34,6 +34,8 @@ const lay = async (number: number) => {
   await press(browser, /^Begin/, '.large');
   await press(browser, 'It is on', '.large');
 };
+/** Id of the make of Copper Eaves. */
+let copper: string;
 const upTo = async (says: RegExp, from = 1): Promise<number> => {
   for (let number = from; ; number += 1) {
     await reads(browser, `Coat ${number} of`, 'au-coat-work');
@@ -64,6 +66,7 @@ test('Copper Eaves is made from first touch to cured: a window missed, resin wei
   };
   await send('PUT', 'workshop', { parent: revision, document: { ...document, resinStep: 0.1 } });
   const address = await make('copper-eaves');
+  copper = address.slice(address.lastIndexOf('/') + 1);
   const glue = await upTo(/^Glue/);
   await lay(glue);
   await program.wait(600);
@@ -149,6 +152,33 @@ test('what was weighed at the bench is learnt, shown with how sure it is, and fo
   await reads(browser, 'Nothing was weighed yet');
 });
 
+test('the logbook finds a cup by a lot, a word of its log and a day, and its log says how near it is to its recipe', async () => {
+  const find = 'Find makes by design, jar, lot, or a word written at the bench';
+  await browser.get(`${program.address}/log`);
+  await reads(browser, /Copper Eaves, make 1/);
+  const { make: of } = (await (await fetch(`${program.address}/api/makes/${copper}`)).json()) as {
+    make: { shelf: { lot: string }[] };
+  };
+  const lot = of.shelf.find((jar) => jar.lot !== '')?.lot ?? '';
+  expect(lot).not.toBe('');
+  await type(browser, find, `${lot} eaves`);
+  await reads(browser, '1 make', '[role=status]');
+  await type(browser, find, 'no such word anywhere');
+  await reads(browser, 'Nothing fits all of it.');
+  expect(await violations(browser)).toEqual([]);
+  await type(browser, find, Key.DELETE);
+  await type(browser, 'Begun from', '2031-01-01');
+  await reads(browser, 'Nothing fits all of it.');
+  await type(browser, 'Begun from', Key.DELETE);
+  await press(browser, /^Copper Eaves, make 1/);
+  await reads(browser, 'The cup is done', 'au-coat-work');
+  await press(browser, 'What happened so far');
+  await reads(browser, /\d\d?\s*of 100\s*How near it is to its recipe/, 'au-make-score');
+  await reads(browser, 'after its window had closed', 'au-make-score');
+  await reads(browser, 'The room meanwhile', 'au-make-score');
+  expect(await violations(browser)).toEqual([]);
+});
+
 test('a foot pedal’s key begins and ends a coat, a press too much is undone, and a phone shows all of it', async () => {
   await make('apiary-noon');
   await browser.findElement(By.css('body')).sendKeys(Key.PAGE_DOWN);
@@ -219,7 +249,8 @@ test('a make’s file that is none, or whose make went elsewhere, comes in or sa
   const address = await make('slate-and-saffron');
   const id = address.slice(address.lastIndexOf('/') + 1);
   const file = await (await fetch(`${program.address}/api/makes/${id}/file`)).text();
-  await press(browser, 'Those that are done, too');
+  await browser.get(`${program.address}/log`);
+  await reads(browser, /Saffron, make 1/);
   await bring('words.json', 'Dear diary');
   await reads(browser, 'This file isn’t JSON.');
   await bring('other.json', '{"format":"diary"}');

@@ -187,6 +187,45 @@ test('a make goes out as a file and comes in elsewhere, the same bit by bit; its
   expect(csv).toMatch(/given up,,"?'=1\+1, it fell/);
 });
 
+test('makes are found by design, label, jar, lot, day and what was written, all words together; after a restore too', async () => {
+  const { make } = await begin('copper-eaves', { label: 'For Ärmel & Co 100%' });
+  await begin('orchard-frost');
+  const lot = make.shelf.find((jar) => jar.lot !== '')?.lot ?? '';
+  expect(lot).not.toBe('');
+  await write(make.id, 0, { what: 'note', coat: null, text: 'Ran down at the handle_side' });
+  const found = async (query: string) => {
+    const { body } = await server.ask('GET', `/api/makes?over=true&${query}`);
+    const { makes, found: count } = body as { makes: MakeLine[]; found: number };
+    expect(count).toBe(makes.length);
+    return makes.map(({ name }) => name);
+  };
+  const today = make.at.slice(0, 10);
+  const tomorrow = new Date(Date.parse(make.at) + 86_400_000).toISOString().slice(0, 10);
+  const look = async () => ({
+    lot: await found(`words=${encodeURIComponent(lot)}%20copper`),
+    accents: await found('words=armel'),
+    percent: await found('words=100%25'),
+    underline: await found('words=handle_side'),
+    wild: await found('words=ha%25ide'),
+    both: await found('words=ran%20frost'),
+    day: (await found(`from=${today}&until=${today}`)).length,
+    later: await found(`from=${tomorrow}`),
+  });
+  const copper = ['Copper Eaves'];
+  const expected = { lot: copper, accents: copper, percent: copper, underline: copper, wild: [], both: [], day: 2, later: [] };
+  expect(await look()).toEqual(expected);
+  expect((await server.ask('GET', '/api/makes?from=yesterday')).status).toBe(422);
+  const headers = { host: '127.0.0.1:4310' };
+  const saved = await server.app.inject({ method: 'GET', url: '/api/backups/now.zip', headers });
+  await server.app.inject({
+    method: 'POST',
+    url: '/api/backups/restore',
+    headers: { ...headers, 'content-type': 'application/zip' },
+    payload: saved.rawPayload,
+  });
+  expect(await look()).toEqual(expected);
+});
+
 test('makes and their logs are in a backup, and come back from it', async () => {
   const { make } = await begin();
   await write(make.id, 0, { what: 'begun', coat: make.steps[0].coat });

@@ -30,6 +30,7 @@ const before: LogEntry = { id: 'e1', at: AT, what: 'done', coat: make.steps[0].c
 
 function bench(write: jest.Mock = jest.fn()) {
   const failed = jest.fn();
+  const load = jest.fn();
   const one = jest.fn(() => of(logged(before, begun)));
   TestBed.configureTestingModule({
     providers: [
@@ -37,18 +38,18 @@ function bench(write: jest.Mock = jest.fn()) {
       BenchSignals,
       { provide: Makes, useValue: { one, write } },
       { provide: Notices, useValue: { failed } },
-      { provide: WorkshopMemory, useValue: memoryStub(shelf) },
+      { provide: WorkshopMemory, useValue: { ...memoryStub(shelf), load } },
     ],
   });
   const open = TestBed.inject(OpenMake);
   open.open('m');
-  return { open, one, write, failed, time: TestBed.inject(WorkshopTime) };
+  return { open, one, write, failed, load, time: TestBed.inject(WorkshopTime) };
 }
 
 describe('the make that is open', () => {
   test('is written to once a press, however often it is pressed meanwhile', () => {
     const answer = new Subject<LoggedMake>();
-    const { open, write } = bench(jest.fn(() => answer));
+    const { open, write, load } = bench(jest.fn(() => answer));
     const then = jest.fn();
     open.write({ what: 'done', coat: resin.coat, poured: {} }, then);
     open.write({ what: 'done', coat: resin.coat, poured: {} });
@@ -57,6 +58,8 @@ describe('the make that is open', () => {
     expect(open.busy()).toBe(false);
     expect(open.bench()?.standing).toEqual(standingOf(make, [before]));
     expect(then).toHaveBeenCalledTimes(1);
+    // What it took is off the shelf now.
+    expect(load).toHaveBeenCalledTimes(1);
   });
   test('is looked at anew where another window wrote first, and the sentence is said', () => {
     const error = new ApiError({ title: 'Changed elsewhere', status: 409, detail: 'Another window wrote.' });

@@ -11,3 +11,5 @@ export * from './as-done';
 export * from './make-file';
 export * from './readings-of';
 export * from './pour-target';
+export * from './room-moment';
+export * from './repeat-score';

@@ -69,5 +69,6 @@ export const makeLineSchema = z.strictObject({
 });
 export type MakeLine = z.infer<typeof makeLineSchema>;
 
-/** Makes as a list is sent, with the workshop's own clock. */
-export const makeLinesSchema = z.strictObject({ now: z.number(), makes: z.array(makeLineSchema) });
+/** Makes as a list is sent, with how many were found and the workshop's own clock. */
+export const makeLinesSchema = z.strictObject({ now: z.number(), makes: z.array(makeLineSchema), found: z.int() });
+export type MakeLines = z.infer<typeof makeLinesSchema>;

@@ -1,5 +1,7 @@
 import { sql } from 'kysely';
 import { tagRows } from '../designs/design-marks';
+import { noteWords } from '../makes/found-makes';
+import { wordsInRows } from '../makes/make-words';
 import { namesInText } from '../designs/names-of';
 import type { Store } from '../store/open-store';
 import { textOf, type Snapshot } from './snapshot';
@@ -17,6 +19,7 @@ export function restore(store: Store, snapshot: Snapshot): Promise<void> {
       'summary',
       'held_revision',
       'design_tag',
+      'make_words',
       'reading',
       'room',
       'make_entry',
@@ -69,10 +72,12 @@ async function write(within: Store, snapshot: Snapshot): Promise<void> {
         .values({ id, removed_at, revision, document: textOf(body) })
         .execute();
   for (const { entries, document, text, ...make } of snapshot.makes) {
+    const body = { document, ...(text === undefined ? {} : { text }) };
     await within
       .insertInto('make')
-      .values({ ...make, document: textOf({ document, ...(text === undefined ? {} : { text }) }) })
+      .values({ ...make, document: textOf(body) })
       .execute();
+    await noteWords(within, make.id, wordsInRows(textOf(body), entries.map(textOf)));
     for (const { id, at, ...body } of entries)
       await within
         .insertInto('make_entry')

@@ -1,11 +1,5 @@
+import type { RoomMoment } from '@aurantia/core/make';
 import type { Store } from '../store/open-store';
-
-export interface RoomMoment {
-  /** ms since 1970 */
-  readonly at: number;
-  readonly celsius: number;
-  readonly humidity: number | null;
-}
 
 /** ms between two that are kept: a room changes no quicker. */
 const EVERY = 10 * 60_000;

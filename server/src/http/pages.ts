@@ -26,7 +26,7 @@ export async function pages(app: FastifyInstance, { folder }: { folder: string }
   const nonces = { helmet: { enableCSPNonces: true } };
   app.get('/', nonces, (_, reply) => send(reply));
   app.get('/index.html', nonces, (_, reply) => send(reply));
-  for (const place of ['designs', 'shelf', 'cups', 'bench', 'learnt']) {
+  for (const place of ['designs', 'shelf', 'cups', 'bench', 'log', 'learnt']) {
     app.get(`/${place}`, nonces, (_, reply) => send(reply));
     app.get(`/${place}/*`, nonces, (_, reply) => send(reply));
   }

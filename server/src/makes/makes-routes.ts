@@ -6,8 +6,13 @@ import {
   makeLogCsv,
   makeSchema,
   makeWishSchema,
+  repeatScore,
+  repeatsSchema,
+  roomOfMakeSchema,
   standingOf,
+  type LogEntry,
   type Make,
+  type Repeats,
 } from '@aurantia/core/make';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
@@ -18,11 +23,16 @@ import type { Memory } from '../memory';
 /** Checked as it was kept: to be sent it needn't be a second time. */
 const asItIs = { serializerCompiler: () => (data: unknown) => JSON.stringify(data) };
 const logged = z.object({ now: z.number(), make: makeSchema, entries: z.array(logEntrySchema) });
-const roomSchema = z.object({
-  room: z.array(z.object({ at: z.number(), celsius: z.number(), humidity: z.number().nullable() })),
-});
 const heard = z.object({ devices: z.stringbool().default(false) });
-const listed = z.object({ over: z.stringbool().default(false) });
+const day = z.iso.date('Write the date as 2026-11-25.');
+const listed = z.object({
+  over: z.stringbool().default(false),
+  /** words that design, label, jars, lots or the log have, each of them */
+  words: z.string().max(200).default(''),
+  /** begun on or after the one day and on or before the other */
+  from: day.optional(),
+  until: day.optional(),
+});
 
 /** Of letters and digits alone, whatever the design is called. */
 const fileName = ({ design, number }: Make): string =>
@@ -35,12 +45,20 @@ const fileName = ({ design, number }: Make): string =>
   }-${number}`;
 
 /** Makes: begin one, see how all stand, write to a log, and hear at once what another window wrote. */
-export const makesRoutes: FastifyPluginAsyncZod<Memory> = async (app, { makes, makeChanges, clock, aside, room, devices }) => {
+export const makesRoutes: FastifyPluginAsyncZod<Memory> = async (
+  app,
+  { makes, makeChanges, clock, aside, room, devices, workshop },
+) => {
   const now = () => clock.now();
+  const roomOf = (make: Make, entries: readonly LogEntry[]) => {
+    const { opens, at } = standingOf(make, entries);
+    const until = at === null ? Math.min(now(), opens ?? now()) : now();
+    return room.between(Date.parse(entries.at(0)?.at ?? make.at), until);
+  };
 
   app.get('/', { schema: { querystring: listed, response: { 200: makeLinesSchema } } }, async ({ query }) => ({
     now: now(),
-    makes: await makes.lines(query.over, now()),
+    ...(await makes.lines(query, now())),
   }));
 
   app.post('/', { ...asItIs, schema: { body: makeWishSchema, response: { 201: logged } } }, async ({ body }, reply) => {
@@ -76,11 +94,22 @@ export const makesRoutes: FastifyPluginAsyncZod<Memory> = async (app, { makes, m
   );
 
   // What the room was like from the first touch on, for as long as the cup took.
-  app.get('/:id/room', { schema: { params: byId, response: { 200: roomSchema } } }, async ({ params }) => {
+  app.get('/:id/room', { schema: { params: byId, response: { 200: roomOfMakeSchema } } }, async ({ params }) => {
     const { make, entries } = await makes.one(params.id);
-    const { opens, at } = standingOf(make, entries);
-    const until = at === null ? Math.min(now(), opens ?? now()) : now();
-    return { room: [...(await room.between(Date.parse(entries.at(0)?.at ?? make.at), until))] };
+    return { room: [...(await roomOf(make, entries))] };
+  });
+
+  // How near this make and the others of its design are to their recipes.
+  app.get('/:id/repeats', { schema: { params: byId, response: { 200: repeatsSchema } } }, async ({ params }) => {
+    const { units } = await workshop.settings();
+    const { make: asked } = await makes.one(params.id);
+    const repeats: Repeats = [];
+    for (const id of await makes.ofDesign(asked.designId)) {
+      const { make, entries } = await makes.one(id);
+      const { score } = repeatScore(make, entries, await roomOf(make, entries), units) ?? { score: null };
+      repeats.push({ id: make.id, number: make.number, at: make.at, score });
+    }
+    return { repeats };
   });
 
   app.get('/:id/file', { ...asItIs, schema: { params: byId } }, async ({ params }, reply) => {

@@ -1,9 +1,7 @@
-import { sql } from 'kysely';
 import {
   logEntrySchema,
   makeSchema,
   standingOf,
-  standingSchema,
   takenFrom,
   type LogEntry,
   type LogEntryOf,
@@ -13,6 +11,8 @@ import {
   type Standing,
 } from '@aurantia/core/make';
 import { notFound, ProblemError } from '../http/problem';
+import { foundMakes, noteWords, type MakesWanted } from './found-makes';
+import { wordsOfEntry, wordsOfMake } from './make-words';
 import { LearntStore } from '../learnt/learnt-store';
 import { ShelfStore } from '../shelf/shelf-store';
 import type { Store } from '../store/open-store';
@@ -27,10 +27,10 @@ export interface LoggedMake {
 /* What a row's `over` says. */
 const [ON_THE_BENCH, ALL_ON, GIVEN_UP] = [0, 1, 2] as const;
 
-const overBy = ({ givenUp, at }: Standing): number => (givenUp ? GIVEN_UP : at === null ? ALL_ON : ON_THE_BENCH);
+/** The most makes of one design that are compared. */
+const MOST_REPEATS = 30;
 
-/** The most makes that a list is sent with. */
-const MOST_LISTED = 500;
+const overBy = ({ givenUp, at }: Standing): number => (givenUp ? GIVEN_UP : at === null ? ALL_ON : ON_THE_BENCH);
 
 /** Cups that are made, each frozen as it was begun, with a log that only grows. */
 export class MakesStore {
@@ -110,6 +110,7 @@ export class MakesStore {
         over: overBy(standing),
       })
       .execute();
+    await noteWords(this.store, make.id, [wordsOfMake(make), ...entries.map(wordsOfEntry)].join(' '));
   }
 
   /** What was written “for next time” at the makes of a design so far, the first first. */
@@ -128,6 +129,18 @@ export class MakesStore {
     });
   }
 
+  /** Ids of the makes of a design, the first first; the latest of them where there are many. */
+  async ofDesign(design: string): Promise<readonly string[]> {
+    const rows = await this.store
+      .selectFrom('make')
+      .where('design_id', '=', design)
+      .select('id')
+      .orderBy('number', 'desc')
+      .limit(MOST_REPEATS)
+      .execute();
+    return rows.map(({ id }) => id).reverse();
+  }
+
   /** @throws ProblemError 404 where it isn't, 422 where it can't be read by this program */
   async one(id: string): Promise<LoggedMake> {
     const row = await this.store.selectFrom('make').where('id', '=', id).select('document').executeTakeFirst();
@@ -139,26 +152,9 @@ export class MakesStore {
     };
   }
 
-  /**
-   * Makes as a list tells them, the latest first; a cup whose coats are all on is on the bench until it has cured through.
-   * @param over those that are done or given up too
-   * @param now ms since 1970
-   */
-  async lines(over: boolean, now: number): Promise<MakeLine[]> {
-    const rows = await this.store
-      .selectFrom('make')
-      .$if(!over, (query) => query.where(sql<boolean>`(over = 0 or (over = 1 and json_extract(standing, '$.opens') > ${now}))`))
-      .select(['id', 'design_id', 'name', 'number', 'cups', 'label', 'at', 'standing'])
-      .orderBy('over')
-      .orderBy('at', 'desc')
-      .limit(MOST_LISTED)
-      .execute();
-    return rows.map(({ design_id, standing, ...row }) => ({
-      ...row,
-      id: row.id as MakeLine['id'],
-      designId: design_id as MakeLine['designId'],
-      standing: standingSchema.parse(JSON.parse(standing)),
-    }));
+  /** @param now ms since 1970 */
+  lines(wanted: MakesWanted, now: number): Promise<{ makes: MakeLine[]; found: number }> {
+    return foundMakes(this.store, wanted, now);
   }
 
   /**
@@ -184,6 +180,7 @@ export class MakesStore {
         .values({ make_id: id, id: kept.id, at: kept.at, document: JSON.stringify(kept) })
         .execute();
       const all = [...entries, kept];
+      await noteWords(within, id, wordsOfEntry(kept));
       await new LearntStore(within).take(make, all, kept);
       const standing = standingOf(make, all);
       await within

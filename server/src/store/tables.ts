@@ -65,6 +65,8 @@ export interface Tables {
     over: Generated<number>;
   };
   make_entry: { row: Generated<number>; make_id: string; id: string; at: string; document: string };
+  /** what a make is found by, as it is searched */
+  make_words: { make_id: string; words: string };
   /** what a weighing teaches: derived from a log, with what its maker said of it since */
   reading: {
     row: Generated<number>;

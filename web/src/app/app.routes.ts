@@ -46,6 +46,11 @@ export const routes: Routes = [
     loadComponent: () => import('./places/bench/bench-place').then((m) => m.BenchPlace),
   },
   {
+    path: 'log',
+    title: 'Logbook · Aurantia',
+    loadComponent: () => import('./places/logbook/logbook-place').then((m) => m.LogbookPlace),
+  },
+  {
     path: 'learnt',
     title: 'What weighings taught · Aurantia',
     loadComponent: () => import('./places/learnt/learnt-place').then((m) => m.LearntPlace),

@@ -72,6 +72,7 @@ export class App {
     return [
       ...places.map(({ path, name, key }) => ({ group: 'Go to', name, keys: `g ${key}`, run: go(path) })),
       { group: 'Go to', name: 'Palettes', run: go('/shelf/palettes') },
+      { group: 'Go to', name: 'Logbook of what was made', run: go('/log') },
       { group: 'Go to', name: 'What weighings taught', run: go('/learnt') },
       { group: 'Go to', name: 'Recently removed', run: go('/designs', { where: 'removed' }) },
       { group: 'Go to', name: 'Archived designs', run: go('/designs', { where: 'archive' }) },

@@ -8,7 +8,12 @@ import {
   type Make,
   type MakeId,
   type MakeLine,
+  repeatsSchema,
+  roomOfMakeSchema,
+  type MakeLines,
+  type Repeats,
   type MakeWish,
+  type RoomMoment,
 } from '@aurantia/core/make';
 import { map, Observable, tap } from 'rxjs';
 import { v7 } from 'uuid';
@@ -18,9 +23,6 @@ import { Notices } from './notices';
 import { WorkshopTime } from './workshop-time';
 
 const loggedSchema = z.object({ now: z.number(), make: makeSchema, entries: z.array(logEntrySchema) });
-const roomSchema = z.object({
-  room: z.array(z.object({ at: z.number(), celsius: z.number(), humidity: z.number().nullable() })),
-});
 const changeSchema = z.union([z.object({ make: z.string() }), z.object({ devices: devicesSchema })]);
 
 export interface LoggedMake {
@@ -41,13 +43,13 @@ export class Makes {
   /** on the bench, the latest first; null until they are here */
   readonly lines = signal<readonly MakeLine[] | null>(null);
 
-  load(over = false): void {
-    this.api.get(`makes?over=${over}`, makeLinesSchema).subscribe({
+  load(): void {
+    this.api.get('makes', makeLinesSchema).subscribe({
       next: ({ now, makes }) => {
         this.time.set(now);
         this.lines.set(makes);
       },
-      error: (error: unknown) => this.notices.failed(error, () => this.load(over)),
+      error: (error: unknown) => this.notices.failed(error, () => this.load()),
     });
   }
 
@@ -88,8 +90,21 @@ export class Makes {
   }
 
   /** What the room was like while a make went on. */
-  room(id: string): Observable<z.infer<typeof roomSchema>['room']> {
-    return this.api.get(`makes/${encodeURIComponent(id)}/room`, roomSchema).pipe(map(({ room }) => room));
+  room(id: string): Observable<readonly RoomMoment[]> {
+    return this.api.get(`makes/${encodeURIComponent(id)}/room`, roomOfMakeSchema).pipe(map(({ room }) => room));
+  }
+
+  /** How near the makes of one's design are to their recipes. */
+  repeats(id: string): Observable<Repeats> {
+    return this.api.get(`makes/${encodeURIComponent(id)}/repeats`, repeatsSchema).pipe(map(({ repeats }) => repeats));
+  }
+
+  /** Makes of any day, done ones too. */
+  found(wanted: { readonly words: string; readonly from: string | null; readonly until: string | null }): Observable<MakeLines> {
+    const query = new URLSearchParams({ over: 'true', words: wanted.words });
+    if (wanted.from !== null) query.set('from', wanted.from);
+    if (wanted.until !== null) query.set('until', wanted.until);
+    return this.api.get(`makes?${query}`, makeLinesSchema).pipe(tap(({ now }) => this.time.set(now)));
   }
 
   private taken(reply: Observable<z.infer<typeof loggedSchema>>): Observable<LoggedMake> {

@@ -25,6 +25,8 @@ export interface Curve {
   readonly axis?: { readonly y: (value: number) => string };
   /** where the upper axis ends; null for wherever the curve does */
   readonly top: number | null;
+  /** where it begins, if not at nothing */
+  readonly bottom?: number;
   /** a height that means something, drawn across */
   readonly limit?: { readonly y: number; readonly name: string };
   /** straight up and down between points, as a count goes */
@@ -133,13 +135,14 @@ export class CurveChart {
     return points.filter((_, i) => i % every === 0 || i === points.length - 1);
   }
 
-  private draw({ along, up, points, band = [], marks, told, axis: short, top, steps, limit }: Curve): void {
+  private draw({ along, up, points, band = [], marks, told, axis: short, top, bottom, steps, limit }: Curve): void {
     const token = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
     const [peel, wash, soft, line, sheet] = ['--peel', '--peel-wash', '--soft', '--line', '--sheet'].map(token);
-    const axis = (title: string, tell: (value: number) => string, max?: number) => ({
+    const axis = (title: string, tell: (value: number) => string, max?: number, min?: number) => ({
       type: 'linear' as const,
       beginAtZero: true,
       max,
+      min,
       border: { color: line },
       grid: { color: line, drawTicks: false },
       title: { display: true, text: title, color: soft, font: { size: 12 } },
@@ -191,7 +194,7 @@ export class CurveChart {
     ];
     const scales = {
       x: { ...axis(along, told.x), max: points.at(-1)?.x, min: points.at(0)?.x },
-      y: axis(up, short?.y ?? told.y, top ?? undefined),
+      y: axis(up, short?.y ?? told.y, top ?? undefined, bottom),
     };
     const options = {
       animation: false,

@@ -11,13 +11,11 @@ import {
 } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { Title } from '@angular/platform-browser';
-import { Router, RouterLink } from '@angular/router';
+import { RouterLink } from '@angular/router';
 import { standingText, stateAt } from '@aurantia/core/make';
 import { BUTTONS } from '../../parts/buttons';
-import { FileField } from '../../parts/fields/file-field';
 import { Beside } from '../../services/beside';
 import { Makes } from '../../services/makes';
-import { Notices } from '../../services/notices';
 import { RoomLight } from '../../services/room-light';
 import { WorkshopTime } from '../../services/workshop-time';
 import { BenchSignals } from './bench-signals';
@@ -26,10 +24,13 @@ import { MakeLog } from './make-log';
 import { MakeRail } from './make-rail';
 import { OpenMake } from './open-make';
 
+/** Cups that are named over the bench at most. */
+const FIRST = 12;
+
 /** Where cups are made: one coat at a time, to be read from two metres, under a lamp. */
 @Component({
   selector: 'au-bench-place',
-  imports: [BUTTONS, FileField, CoatWork, MakeLog, MakeRail, RouterLink],
+  imports: [BUTTONS, CoatWork, MakeLog, MakeRail, RouterLink],
   providers: [BenchSignals, OpenMake],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './bench-place.html',
@@ -39,15 +40,11 @@ export class BenchPlace {
   private readonly makes = inject(Makes);
   private readonly time = inject(WorkshopTime);
   private readonly beside = inject(Beside);
-  private readonly router = inject(Router);
-  private readonly notices = inject(Notices);
   protected readonly open = inject(OpenMake);
   /** of the make that is open; none on the way in */
   readonly id = input<string>();
   protected readonly log = signal(false);
   protected readonly signals = inject(BenchSignals);
-  /** those that are done or given up are listed too */
-  protected readonly all = signal(false);
 
   protected readonly lines = computed(() =>
     (this.makes.lines() ?? []).map((line) => ({
@@ -57,6 +54,8 @@ export class BenchPlace {
       state: stateAt(line.standing, this.time.now()),
     })),
   );
+  /** as many as fit on the strip; all of them are in the logbook */
+  protected readonly first = computed(() => this.lines().slice(0, FIRST));
   protected readonly loaded = computed(() => this.makes.lines() !== null);
 
   constructor() {
@@ -66,7 +65,7 @@ export class BenchPlace {
       .changes((devices) => this.beside.devices.set(devices))
       .pipe(takeUntilDestroyed())
       .subscribe((changed) => {
-        this.makes.load(this.all());
+        this.makes.load();
         if (changed === this.id()) this.open.open(changed);
       });
     inject(RoomLight).underLamp(inject(DestroyRef));
@@ -83,23 +82,5 @@ export class BenchPlace {
       const bench = this.open.bench();
       title.setTitle(bench ? `${standingText(bench.standing, this.time.now())} · Aurantia` : 'Bench · Aurantia');
     });
-  }
-
-  /** A file from elsewhere replaces nothing; one that isn't sound is refused with a sentence. */
-  protected async bring(file: File): Promise<void> {
-    try {
-      const data: unknown = JSON.parse(await file.text());
-      this.makes.bringIn(data).subscribe({
-        next: ({ make }) => void this.router.navigate(['/bench', make.id]),
-        error: (error: unknown) => this.notices.failed(error),
-      });
-    } catch {
-      this.notices.say('This file isn’t JSON. Choose one that was saved at the bench.');
-    }
-  }
-
-  protected list(all: boolean): void {
-    this.all.set(all);
-    this.makes.load(all);
   }
 }

@@ -6,6 +6,7 @@ import { WorkshopMemory } from '../../services/workshop';
 import { WorkshopTime } from '../../services/workshop-time';
 import type { LoggedMake } from '../../services/makes';
 import { MadeAgain } from './made-again';
+import { MakeScore } from './make-score';
 import { momentText } from './moment-text';
 
 interface Row {
@@ -33,7 +34,7 @@ function weighedText({ cup, pot, drops }: LogEntryOf<'weighed'>): string {
 /** What happened to a cup, line by line, the latest first: planned beside what it really was. */
 @Component({
   selector: 'au-make-log',
-  imports: [BUTTONS, MadeAgain],
+  imports: [BUTTONS, MadeAgain, MakeScore],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="head">
@@ -41,6 +42,7 @@ function weighedText({ cup, pot, drops }: LogEntryOf<'weighed'>): string {
       <a matButton="outlined" [href]="'/api/makes/' + logged().make.id + '/file'" download>Save as a file</a>
       <a matButton="outlined" [href]="'/api/makes/' + logged().make.id + '/log.csv'" download>As a table</a>
     </div>
+    <au-make-score [logged]="logged()" />
     <au-made-again [logged]="logged()" />
     <ol>
       @for (row of rows(); track row.id) {

@@ -26,6 +26,7 @@ import { momentText } from './moment-text';
     <button type="button" matButton="outlined" class="turn" (click)="log.set(!log())">
       {{ log() ? 'Back to the bench' : 'What happened so far' }}
     </button>
+    <a matButton routerLink="/log" class="turn">Logbook</a>
     <a matButton routerLink="/learnt" class="turn">What weighings taught</a>
   `,
   styleUrl: './make-rail.scss',
