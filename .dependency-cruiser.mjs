@@ -35,6 +35,7 @@ const floors = [
     'cups-file',
     'outline-file',
     'photo',
+    'cup-photo',
     'shelf-table',
   ],
   ['make'],

@@ -1,4 +1,5 @@
 import { hexOfLinearRgb, linearRgbOfHex } from './hex';
+import type { Triple } from './observer';
 
 /** A patch in a photo whose colour is known: a white or grey card. */
 export interface KnownPatch {
@@ -19,7 +20,17 @@ export class PatchError extends Error {
  * @throws PatchError when the patch is nearly black or has a primary at its end
  */
 export function balanced(hex: string, patch: KnownPatch): string {
-  const [colour, seen, is] = [hex, patch.seen, patch.is].map(linearRgbOfHex);
+  const times = balanceOf(patch);
+  const [r, g, b] = linearRgbOfHex(hex);
+  return hexOfLinearRgb([r * times[0], g * times[1], b * times[2]]);
+}
+
+/**
+ * By how much each primary of such a photo is multiplied, on linear sRGB: a camera's white balance is a gain of each by itself.
+ * @throws PatchError when the patch is nearly black or has a primary at its end
+ */
+export function balanceOf(patch: KnownPatch): Triple {
+  const [seen, is] = [patch.seen, patch.is].map(linearRgbOfHex);
   if (seen.some((value) => value < 0.02))
     throw new PatchError(
       'The white or grey patch is too dark in this photo. Pick another spot of it, or take the photo in more light.',
@@ -28,6 +39,5 @@ export function balanced(hex: string, patch: KnownPatch): string {
     throw new PatchError(
       'The white or grey patch is burnt out in this photo. Pick it where it isn’t, or take the photo a little darker.',
     );
-  const scaled = colour.map((value, axis) => (value * is[axis]) / seen[axis]);
-  return hexOfLinearRgb([scaled[0], scaled[1], scaled[2]]);
+  return [is[0] / seen[0], is[1] / seen[1], is[2] / seen[2]];
 }

@@ -7,4 +7,5 @@ export * from './gloss';
 export * from './difference-words';
 export * from './balance';
 export * from './chroma';
+export { solveLinear } from './solve';
 export { linearRgbOf, WHITE as WHITE_POINT, xyzOf, xyzRows, type Triple } from './observer';

@@ -1,4 +1,4 @@
-import { converter, differenceCiede2000, modeLab65, modeRgb, modeXyz65, useMode } from 'culori/fn';
+import { converter, differenceCiede2000, modeLab65, modeLrgb, modeRgb, modeXyz65, useMode } from 'culori/fn';
 import { hexOfLinearRgb } from './hex';
 import { linearRgbOfXyz, WHITE, xyzOf, type Triple } from './observer';
 import type { Spectrum } from './spectrum';
@@ -7,6 +7,7 @@ import type { Spectrum } from './spectrum';
 export type Lab = readonly [lightness: number, a: number, b: number];
 
 useMode(modeRgb);
+useMode(modeLrgb);
 useMode(modeXyz65);
 useMode(modeLab65);
 const toLab = converter('lab65');
@@ -31,6 +32,12 @@ export function xyzOfLab([L, a, b]: Lab): Triple {
 /** L*a*b* of a screen's pixel, each channel 0..255; for many of them, since no spectrum is made. */
 export function labOfPixel(r: number, g: number, b: number): Lab {
   const lab = toLab({ mode: 'rgb', r: r / 255, g: g / 255, b: b / 255 });
+  return [lab.l, lab.a, lab.b];
+}
+
+/** L*a*b* of linear sRGB, in a screen's reach or out of it. */
+export function labOfLinearRgb([r, g, b]: Triple): Lab {
+  const lab = toLab({ mode: 'lrgb', r, g, b });
   return [lab.l, lab.a, lab.b];
 }
 

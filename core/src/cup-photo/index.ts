@@ -1,0 +1,3 @@
+export * from './place-finder';
+export * from './seen-cup';
+export * from './read-cup-photo';
