@@ -15,6 +15,7 @@ import type { Memory } from './memory';
 import { learntRoutes } from './learnt/learnt-routes';
 import { makesRoutes } from './makes/makes-routes';
 import { palettesRoutes } from './palettes/palettes-routes';
+import { photosRoutes } from './photos/photos-routes';
 import { shelfRoutes } from './shelf/shelf-routes';
 import { templateRoutes } from './template/template-routes';
 import { clockRoutes } from './workshop/clock-routes';
@@ -58,6 +59,7 @@ export async function createApp(
   await app.register(cupsRoutes, { prefix: '/api/cups', ...memory });
   await app.register(palettesRoutes, { prefix: '/api/palettes', ...memory });
   await app.register(makesRoutes, { prefix: '/api/makes', ...memory });
+  await app.register(photosRoutes, { prefix: '/api/photos', ...memory });
   await app.register(devicesRoutes, { prefix: '/api/devices', ...memory });
   await app.register(learntRoutes, { prefix: '/api/learnt', ...memory });
   if (movableClock) await app.register(clockRoutes, { prefix: '/api/clock', ...memory });

@@ -10,6 +10,7 @@ import { DevicesHere } from './devices/devices';
 import { RoomStore } from './devices/room-store';
 import { MakeChanges } from './makes/make-changes';
 import { MakesStore } from './makes/makes-store';
+import { PhotosStore } from './photos/photos-store';
 import { PalettesStore } from './palettes/palettes-store';
 import { ShelfStore } from './shelf/shelf-store';
 import type { Store } from './store/open-store';
@@ -33,6 +34,8 @@ export interface Memory {
   readonly makeChanges: MakeChanges;
   /** what weighings taught */
   readonly learnt: LearntStore;
+  /** photos of makes */
+  readonly photos: PhotosStore;
   /** what stands beside the cup, and what the room was like */
   readonly devices: DevicesHere;
   readonly room: RoomStore;
@@ -72,6 +75,7 @@ export const memoryOf = (
     workshop,
     makes: new MakesStore(store),
     makeChanges,
+    photos: new PhotosStore(store, join(dirname(file), 'photos')),
     learnt: new LearntStore(store),
     devices,
     room: new RoomStore(store),

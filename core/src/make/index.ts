@@ -13,3 +13,4 @@ export * from './readings-of';
 export * from './pour-target';
 export * from './room-moment';
 export * from './repeat-score';
+export * from './make-photo';

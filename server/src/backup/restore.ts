@@ -19,6 +19,7 @@ export function restore(store: Store, snapshot: Snapshot): Promise<void> {
       'summary',
       'held_revision',
       'design_tag',
+      'photo',
       'make_words',
       'reading',
       'room',
@@ -89,6 +90,7 @@ async function write(within: Store, snapshot: Snapshot): Promise<void> {
       .insertInto('reading')
       .values({ ...reading, document: textOf({ document, ...(text === undefined ? {} : { text }) }) })
       .execute();
+  for (const photo of snapshot.photos) await within.insertInto('photo').values(photo).execute();
   for (const moment of snapshot.room) await within.insertInto('room').values(moment).execute();
   for (const { revision, ...body } of snapshot.workshop)
     await within

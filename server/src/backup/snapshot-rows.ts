@@ -58,6 +58,9 @@ export const snapshotRows = {
     for (const { document, ...reading } of await within.selectFrom('reading').select(columns).orderBy('row').execute())
       yield { ...reading, ...bodyOf(document) };
   },
+  async *photos(within) {
+    yield* await within.selectFrom('photo').selectAll().orderBy('id').execute();
+  },
   async *room(within) {
     yield* await within.selectFrom('room').selectAll().orderBy('at').execute();
   },
@@ -113,6 +116,7 @@ export const snapshotOf = (store: Store): Promise<Snapshot> =>
     palettes: await all(snapshotRows.palettes(within)),
     makes: await all(snapshotRows.makes(within)),
     readings: await all(snapshotRows.readings(within)),
+    photos: await all(snapshotRows.photos(within)),
     room: await all(snapshotRows.room(within)),
     workshop: await all(snapshotRows.workshop(within)),
     setAside: await all(snapshotRows.setAside(within)),

@@ -59,6 +59,20 @@ export const snapshotSchema = z.strictObject({
       z.strictObject({ id, unknown: id, make_id: id, coat: z.string().max(200), at: when, said: z.string().max(20), ...body }),
     )
     .default([]),
+  /** what is known of photos; the pictures themselves stay in their folder */
+  photos: z
+    .array(
+      z.strictObject({
+        id,
+        make_id: id,
+        at: when,
+        coat: z.string().max(200).nullable(),
+        width: count,
+        height: count,
+        reading: z.string().max(200_000).nullable(),
+      }),
+    )
+    .default([]),
   room: z.array(z.strictObject({ at: count, celsius: z.number(), humidity: z.number().nullable() })).default([]),
   workshop: z.array(z.strictObject({ revision: count, ...body })).max(1),
   setAside: z.array(z.strictObject({ kind: z.string().max(40), id, at: when, ...body })),

@@ -78,6 +78,17 @@ export interface Tables {
     document: string;
     said: Generated<string>;
   };
+  /** of makes; the pictures lie in a folder beside the file */
+  photo: {
+    id: string;
+    make_id: string;
+    at: string;
+    coat: string | null;
+    width: number;
+    height: number;
+    /** JSON, what was read off it */
+    reading: string | null;
+  };
   /** what the room was like, ms since 1970 */
   room: { at: number; celsius: number; humidity: number | null };
   set_aside: { row: Generated<number>; kind: string; id: string; document: string; at: string };

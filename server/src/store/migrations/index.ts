@@ -3,6 +3,7 @@ import * as firstTables from './2026-11-25-first-tables';
 import * as ledger from './2026-11-25-ledger';
 import * as makes from './2026-11-28-makes';
 import * as palettes from './2026-11-25-palettes';
+import * as photos from './2026-11-29-photos';
 import * as readings from './2026-11-29-readings';
 import * as revisions from './2026-11-26-revisions';
 import * as summaries from './2026-11-26-summaries';
@@ -18,6 +19,7 @@ export const migrations: Record<string, Migration> = {
   '2026-11-26-summaries': summaries,
   '2026-11-27-tags': tags,
   '2026-11-28-makes': makes,
+  '2026-11-29-photos': photos,
   '2026-11-29-readings': readings,
   '2026-11-29-words-of-makes': wordsOfMakes,
 };

@@ -1,0 +1,97 @@
+import { existsSync, mkdirSync, renameSync, rmSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { makePhotoSchema, type MakePhoto, type PhotoReading } from '@aurantia/core/make';
+import { notFound } from '../http/problem';
+import type { Store } from '../store/open-store';
+import type { KeptPhoto } from './photo-work';
+
+/** The most photos of other makes that are laid beside one's own. */
+const MOST_OTHERS = 60;
+
+/** Photos of makes: pictures in a folder beside the workshop's file, what is known of them in it. */
+export class PhotosStore {
+  constructor(
+    private readonly store: Store,
+    private readonly folder: string,
+  ) {}
+
+  /** Keeps a photo; it is listed once its picture is whole on the disk. */
+  async keep(photo: Pick<MakePhoto, 'id' | 'make' | 'at' | 'coat'>, { large, small, width, height }: KeptPhoto): Promise<void> {
+    const { make, id, at, coat } = photo;
+    if (!(await this.store.selectFrom('make').where('id', '=', make).select('id').executeTakeFirst())) throw notFound('make');
+    mkdirSync(this.folder, { recursive: true });
+    for (const [size, bytes] of [
+      ['large', large],
+      ['small', small],
+    ] as const) {
+      const file = this.fileOf(id, size);
+      writeFileSync(`${file}.part`, bytes);
+      renameSync(`${file}.part`, file);
+    }
+    await this.store
+      .insertInto('photo')
+      .values({ id, make_id: make, at, coat, width, height, reading: null })
+      .onConflict((conflict) => conflict.column('id').doNothing())
+      .execute();
+  }
+
+  /** Those of a make, the first first, and those of the other makes of its design that were read. */
+  async of(make: string): Promise<{ photos: MakePhoto[]; others: MakePhoto[] }> {
+    const all = () =>
+      this.store
+        .selectFrom('photo')
+        .innerJoin('make', 'make.id', 'photo.make_id')
+        .select([
+          'photo.id',
+          'photo.make_id',
+          'photo.at',
+          'photo.coat',
+          'photo.width',
+          'photo.height',
+          'photo.reading',
+          'make.number',
+        ]);
+    const own = await all().where('photo.make_id', '=', make).orderBy('photo.at').execute();
+    const others = await all()
+      .where('photo.make_id', '!=', make)
+      .where('photo.reading', 'is not', null)
+      .where('make.design_id', '=', ({ selectFrom }) => selectFrom('make').where('id', '=', make).select('design_id'))
+      .orderBy('photo.at', 'desc')
+      .limit(MOST_OTHERS)
+      .execute();
+    const photoOf = ({ make_id, reading, ...row }: (typeof own)[number]): MakePhoto =>
+      makePhotoSchema.parse({ ...row, make: make_id, reading: reading === null ? null : JSON.parse(reading) });
+    return { photos: own.map(photoOf), others: others.map(photoOf) };
+  }
+
+  /** @throws ProblemError 404 where it isn't, or its picture went from the folder */
+  file(id: string, size: 'large' | 'small'): string {
+    const file = this.fileOf(id, size);
+    if (!/^[\w-]{1,64}$/.test(id) || !existsSync(file)) throw notFound('photo');
+    return file;
+  }
+
+  /** @throws ProblemError 404 */
+  async read(id: string, reading: PhotoReading): Promise<string> {
+    const row = await this.store
+      .updateTable('photo')
+      .set({ reading: JSON.stringify(reading) })
+      .where('id', '=', id)
+      .returning('make_id')
+      .executeTakeFirst();
+    if (!row) throw notFound('photo');
+    return row.make_id;
+  }
+
+  /** @throws ProblemError 404 */
+  async remove(id: string): Promise<string> {
+    const row = await this.store.deleteFrom('photo').where('id', '=', id).returning('make_id').executeTakeFirst();
+    if (!row) throw notFound('photo');
+    for (const size of ['large', 'small'] as const) rmSync(this.fileOf(id, size), { force: true });
+    return row.make_id;
+  }
+
+  private fileOf(id: string, size: 'large' | 'small'): string {
+    return join(this.folder, `${id}${size === 'small' ? '-small' : ''}.jpg`);
+  }
+}
