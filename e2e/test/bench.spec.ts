@@ -2,6 +2,10 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { By, Key } from 'selenium-webdriver';
+import { frontAngle, hexOfLab } from '@aurantia/core';
+import { expectedPlaces, makeSchema } from '@aurantia/core/make';
+import sharp from 'sharp';
+import { photographed } from '../../core/test/photographed';
 import { openBrowser, press, reads, resize, tick, type, type Browser } from '../src/browser';
 import { tooWide, violations } from '../src/fit-and-axe';
 import type { Program } from '../src/program';
@@ -177,6 +181,46 @@ test('the logbook finds a cup by a lot, a word of its log and a day, and its log
   await reads(browser, 'after its window had closed', 'au-make-score');
   await reads(browser, 'The room meanwhile', 'au-make-score');
   expect(await violations(browser)).toEqual([]);
+});
+
+test('a photo of the cup with a card in it is read beside the plan, place by place; what is no photo is refused', async () => {
+  const { make: of } = (await (await fetch(`${program.address}/api/makes/${copper}`)).json()) as { make: unknown };
+  const whole = makeSchema.parse(of);
+  const places = expectedPlaces(whole).map((place) => ({ ...place, hex: hexOfLab(place.expected) }));
+  const camera = { tilt: 0, away: 3000, gains: [1.15, 0.95, 0.72], side: 0.4, from: 40, noise: 2, seed: 4 } as const;
+  const size = { width: 600, height: 800, fills: 0.66, card: '#f0f0ee', faces: frontAngle(whole.design.cup) };
+  const { picture } = photographed(whole.design.cup.stations, places, camera, size);
+  const folder = mkdtempSync(join(tmpdir(), 'aurantia-photo-'));
+  const raw = { width: picture.width, height: picture.height, channels: 4 } as const;
+  writeFileSync(join(folder, 'cup.png'), await sharp(Buffer.from(picture.pixels), { raw }).png().toBuffer());
+  writeFileSync(join(folder, 'diary.jpg'), 'Dear diary');
+  await browser.get(`${program.address}/bench/${copper}`);
+  await reads(browser, 'The cup is done', 'au-coat-work');
+  await press(browser, 'What happened so far');
+  await reads(browser, 'With a white or grey card', 'au-make-photos');
+  const add = async (name: string) =>
+    (await browser.findElement(By.css('input[aria-label="Photo of this cup"]'))).sendKeys(join(folder, name));
+  await add('diary.jpg');
+  await reads(browser, 'This file is no picture');
+  await add('cup.png');
+  await reads(browser, 'not read yet', 'au-make-photos');
+  await press(browser, /beside the plan$/);
+  await reads(browser, 'Draw the four round handles', 'mat-dialog-container');
+  const rim = await browser.findElement(By.css('[aria-label="Rim, outermost left"]'));
+  const stands = async () => Number(await rim.getAttribute('aria-valuenow'));
+  const before = await stands();
+  await rim.sendKeys(Key.ARROW_RIGHT);
+  expect(await stands()).toBe(before + 1);
+  await rim.sendKeys(Key.ARROW_LEFT);
+  await press(browser, 'Read its colours', 'mat-dialog-container button');
+  await reads(browser, /Foot\s+ΔE [\d.]+ ± [\d.]+/, 'mat-dialog-container table');
+  expect(await violations(browser)).toEqual([]);
+  const told = await inner('mat-dialog-container table');
+  const offs = [...told.matchAll(/ΔE ([\d.]+) ± ([\d.]+)/g)].map(([, off, spread]) => [Number(off), Number(spread)]);
+  expect(offs.length).toBeGreaterThan(2);
+  for (const [off] of offs) expect(off).toBeLessThan(3);
+  await press(browser, 'Done', 'mat-dialog-container button');
+  await reads(browser, /read: .* is farthest off, ΔE/, 'au-make-photos');
 });
 
 test('a foot pedal’s key begins and ends a coat, a press too much is undone, and a phone shows all of it', async () => {

@@ -1,3 +1,4 @@
 export * from './place-finder';
 export * from './seen-cup';
 export * from './read-cup-photo';
+export * from './card-seen';

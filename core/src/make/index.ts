@@ -14,3 +14,4 @@ export * from './pour-target';
 export * from './room-moment';
 export * from './repeat-score';
 export * from './make-photo';
+export * from './expected-places';

@@ -45,6 +45,16 @@ export class Api {
     return this.read(this.http.post<unknown>(`/api/${path}`, zip, { headers }), schema);
   }
 
+  /** A file as it is. */
+  putFile<T>(path: string, file: Blob, schema: z.ZodType<T>): Observable<T> {
+    const headers = { 'content-type': 'application/octet-stream' };
+    return this.read(this.http.put<unknown>(`/api/${path}`, file, { headers }), schema);
+  }
+
+  removed<T>(path: string, schema: z.ZodType<T>): Observable<T> {
+    return this.read(this.http.delete<unknown>(`/api/${path}`), schema);
+  }
+
   remove(path: string): Observable<unknown> {
     return this.read(this.http.delete<unknown>(`/api/${path}`), z.unknown());
   }

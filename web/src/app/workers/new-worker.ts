@@ -53,6 +53,9 @@ export const newMixesWorker = (): Worker => new Worker(new URL('./mixes.worker',
 /** Lets strings of colour run. */
 export const newStringsWorker = (): Worker => new Worker(new URL('./strings.worker', import.meta.url), { type: 'module' });
 
+/** Reads a cup off a photo. */
+export const newCupPhotoWorker = (): Worker => new Worker(new URL('./cup-photo.worker', import.meta.url), { type: 'module' });
+
 /** What a worker's failure is to a maker; one that couldn't even be loaded says nothing of itself. */
 export const workerFailed = ({ message }: ErrorEvent): string =>
   message

@@ -6,6 +6,7 @@ import { WorkshopMemory } from '../../services/workshop';
 import { WorkshopTime } from '../../services/workshop-time';
 import type { LoggedMake } from '../../services/makes';
 import { MadeAgain } from './made-again';
+import { MakePhotosStrip } from './make-photos';
 import { MakeScore } from './make-score';
 import { momentText } from './moment-text';
 
@@ -34,7 +35,7 @@ function weighedText({ cup, pot, drops }: LogEntryOf<'weighed'>): string {
 /** What happened to a cup, line by line, the latest first: planned beside what it really was. */
 @Component({
   selector: 'au-make-log',
-  imports: [BUTTONS, MadeAgain, MakeScore],
+  imports: [BUTTONS, MadeAgain, MakePhotosStrip, MakeScore],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="head">
@@ -43,6 +44,7 @@ function weighedText({ cup, pot, drops }: LogEntryOf<'weighed'>): string {
       <a matButton="outlined" [href]="'/api/makes/' + logged().make.id + '/log.csv'" download>As a table</a>
     </div>
     <au-make-score [logged]="logged()" />
+    <au-make-photos [logged]="logged()" />
     <au-made-again [logged]="logged()" />
     <ol>
       @for (row of rows(); track row.id) {

@@ -1,0 +1,101 @@
+import { hexOfLinearRgb, labOf, linearRgbOfHex, radiusOf, randomStream, reflectanceOf, type Station, type Triple } from '../src';
+import { placeFinder, type CupHandles, type CupPhoto, type PicturePoint } from '../src/cup-photo';
+
+/** A camera that isn't there: a true pinhole, its white balance off, light from one side, noise, tilted. */
+export interface Camera {
+  readonly tilt: number;
+  /** mm from the middle of the cup */
+  readonly away: number;
+  readonly gains: Triple;
+  /** share of the light that comes from one side, and from how many degrees aside */
+  readonly side: number;
+  readonly from: number;
+  /** one standard deviation, of 255 */
+  readonly noise: number;
+  readonly seed: number;
+}
+export const CARD = '#c8c8c8';
+const radians = (degrees: number) => (degrees * Math.PI) / 180;
+
+/** A cup whose places have one colour each, as such a camera sees it; the card hangs beside it, facing the camera. */
+export function photographed(
+  stations: readonly Station[],
+  places: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly region: CupPhoto['places'][number]['region'];
+    readonly hex: string;
+  }[],
+  camera: Camera,
+  { faces = 180, width: WIDTH = 240, height: HEIGHT = 320, fills = 0.78, card = CARD } = {},
+): CupPhoto {
+  const random = randomStream(camera.seed);
+  const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+  const rim = stations[stations.length - 1].height;
+  const focal = (fills * HEIGHT * camera.away) / rim;
+  const [sine, cosine] = [Math.sin(radians(camera.tilt)), Math.cos(radians(camera.tilt))];
+  const project = (x: number, y: number, z: number): PicturePoint => {
+    const up = (y - rim / 2) * cosine - z * sine;
+    const near = camera.away - ((y - rim / 2) * sine + z * cosine);
+    return [WIDTH / 2 + (focal * x) / near, HEIGHT / 2 - (focal * up) / near];
+  };
+  const radiusAt = (height: number) => {
+    const at = Math.max(
+      1,
+      stations.findIndex((station) => station.height >= height),
+    );
+    const [low, high] = [stations[at - 1], stations[at]];
+    const share = (height - low.height) / (high.height - low.height);
+    return radiusOf(low.circumference + share * (high.circumference - low.circumference));
+  };
+  const light = (aside: number) => 1 - camera.side + camera.side * Math.max(0, Math.cos(radians(aside - camera.from)));
+  const pixels = new Uint8ClampedArray(4 * WIDTH * HEIGHT).fill(255);
+  const put = (x: number, y: number, rgb: Triple, lit: number) => {
+    const seen = hexOfLinearRgb(
+      [0, 1, 2].map((axis) => Math.min(1, rgb[axis] * lit * camera.gains[axis] * 0.8)) as unknown as Triple,
+    );
+    const from = 4 * (y * WIDTH + x);
+    for (const axis of [0, 1, 2])
+      pixels[from + axis] = Number.parseInt(seen.slice(1 + 2 * axis, 3 + 2 * axis), 16) + camera.noise * normal();
+  };
+  const colours = places.map(({ hex }) => linearRgbOfHex(hex));
+  const placeAt = placeFinder(places);
+  const [rows, columns] = [Math.round(1.7 * HEIGHT), Math.round(1.1 * HEIGHT)];
+  const done = new Set<number>();
+  // Nearer points are put last, over what they hide.
+  for (let row = 0; row < rows; row += 1) {
+    const at = (rim * (row + 0.5)) / rows;
+    const radius = radiusAt(at);
+    for (let column = 0; column < columns; column += 1) {
+      const aside = 90 * ((2 * (column + 0.5)) / columns - 1);
+      const [x, y] = project(radius * Math.sin(radians(aside)), at, radius * Math.cos(radians(aside))).map(Math.round);
+      const key = y * WIDTH + x;
+      if (x < 0 || y < 0 || x >= WIDTH || y >= HEIGHT || done.has(key)) continue;
+      const angle = (((faces + aside) % 360) + 360) % 360;
+      const place = placeAt(angle, at);
+      if (place < 0) continue;
+      done.add(key);
+      put(x, y, colours[place], light(aside));
+    }
+  }
+  const corner = (aside: number, height: number) => project(radiusAt(height) * Math.sin(radians(aside)), height, 0);
+  const handles: CupHandles = {
+    rimLeft: corner(-90, rim),
+    rimRight: corner(90, rim),
+    footLeft: corner(-90, 0),
+    footRight: corner(90, 0),
+  };
+  const seen = hexOfLinearRgb(
+    linearRgbOfHex(card).map((value, axis) => value * light(0) * camera.gains[axis] * 0.8) as unknown as Triple,
+  );
+  for (let y = Math.round(0.44 * HEIGHT); y < 0.56 * HEIGHT; y += 1)
+    for (let x = Math.round(0.06 * WIDTH); x < 0.17 * WIDTH; x += 1) put(x, y, linearRgbOfHex(card), light(0));
+  return {
+    picture: { pixels, width: WIDTH, height: HEIGHT },
+    handles,
+    card: { seen, is: card },
+    stations,
+    faces,
+    places: places.map(({ id, name, region, hex }) => ({ id, name, region, expected: labOf(reflectanceOf(hex)) })),
+  };
+}
