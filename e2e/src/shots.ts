@@ -1,7 +1,11 @@
+import { randomUUID } from 'node:crypto';
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
+import { makeSchema } from '@aurantia/core/make';
 import { Key } from 'selenium-webdriver';
 import { choose, menuItem, openBrowser, painted, picture, press, reads, resize, type, type Browser } from './browser';
+import { madeAlready } from './made-already';
+import { photoOf } from './photo-of-make';
 import { Program } from './program';
 
 const FOLDER = join(__dirname, '..', '..', 'docs', 'screenshots');
@@ -12,16 +16,6 @@ const shots: readonly { name: string; path: string; says: string | RegExp; then?
   { name: 'cup', path: '/designs/orchard-frost/cup', says: 'Which cup is it?' },
   { name: 'areas', path: '/designs/thistle-weave/areas', says: 'Left over on the wall' },
   {
-    name: 'templates',
-    path: '/designs/copper-eaves/areas',
-    says: 'Left over on the wall',
-    then: async (browser) => {
-      await press(browser, 'Templates');
-      await press(browser, /^Ridge, lower edge/);
-      await reads(browser, 'whole teeth go once round');
-    },
-  },
-  {
     name: 'colour',
     path: '/designs/copper-eaves/colour',
     says: 'By the eye',
@@ -30,18 +24,6 @@ const shots: readonly { name: string; path: string; says: string | RegExp; then?
         '[...document.querySelectorAll("mat-chip-option button")].find((chip) => chip.innerText.includes("Eaves")).click()',
       );
       await reads(browser, 'Lamp Oil');
-    },
-  },
-  {
-    name: 'find-mix',
-    path: '/designs/copper-eaves/colour',
-    says: 'By the eye',
-    then: async (browser) => {
-      await browser.executeScript(
-        '[...document.querySelectorAll("mat-chip-option button")].find((chip) => chip.innerText.includes("Eaves")).click()',
-      );
-      await press(browser, 'Find a mix');
-      await reads(browser, 'All of it searched');
     },
   },
   {
@@ -57,19 +39,6 @@ const shots: readonly { name: string; path: string; says: string | RegExp; then?
   { name: 'amounts', path: '/designs/peat-fire/amounts', says: 'Part A' },
   { name: 'card', path: '/designs/copper-eaves/card', says: 'Rest until cured through' },
   { name: 'shelf', path: '/shelf?item=first-frost', says: 'flakes in a ml' },
-  {
-    name: 'palettes',
-    path: '/shelf/palettes',
-    says: 'Lantern week',
-    then: async (browser) => {
-      await press(browser, 'Find a mix for each');
-      await browser.wait(
-        () => browser.executeScript<boolean>('return !document.body.innerText.includes("no mix yet")'),
-        60000,
-        'not every colour gets its mix',
-      );
-    },
-  },
   {
     name: 'fade',
     path: '/designs/apiary-noon/colour',
@@ -99,6 +68,37 @@ const shots: readonly { name: string; path: string; says: string | RegExp; then?
       await browser.executeScript('document.querySelector(".stage").scrollTop = 0');
     },
   },
+  {
+    name: 'logbook',
+    path: '/log',
+    says: /Copper Eaves, make 3/,
+  },
+  {
+    name: 'repeat',
+    path: '/log',
+    says: /Copper Eaves, make 3/,
+    then: async (browser) => {
+      await press(browser, /^Copper Eaves, make 3/);
+      await reads(browser, 'The cup is done', 'au-coat-work');
+      await press(browser, 'What happened so far');
+      await reads(browser, 'The room meanwhile', 'au-make-score');
+      await reads(browser, 'this one', 'au-make-score');
+      await drawn(browser);
+    },
+  },
+  {
+    name: 'photo',
+    path: '/log',
+    says: /Copper Eaves, make 3/,
+    then: async (browser) => {
+      await press(browser, /^Copper Eaves, make 3/);
+      await press(browser, 'What happened so far');
+      await press(browser, /beside the plan$/);
+      await press(browser, 'Read its colours', 'mat-dialog-container button');
+      await reads(browser, /Foot\s+ΔE/, 'mat-dialog-container table');
+    },
+  },
+  { name: 'learnt', path: '/learnt', says: 'What stays in the pot', then: drawn },
   // Last: they lay coats, and make a cup.
   {
     name: 'bench',
@@ -122,19 +122,6 @@ const shots: readonly { name: string; path: string; says: string | RegExp; then?
     },
   },
   {
-    name: 'grain',
-    path: '/designs/copper-eaves/coats',
-    says: 'Scuff and degrease',
-    then: async (browser) => {
-      await press(browser, 'Add a coat');
-      await menuItem(browser, 'Brushed grain');
-      await reads(browser, 'Put the drops on a plate');
-      await press(browser, 'Another tone');
-      await painted(browser);
-      await browser.executeScript('document.querySelector("li.open").scrollIntoView({ block: "start" })');
-    },
-  },
-  {
     name: 'strings',
     path: '/designs/peat-fire/coats',
     says: 'Scuff and degrease',
@@ -152,6 +139,26 @@ const shots: readonly { name: string; path: string; says: string | RegExp; then?
   },
 ];
 
+/** Waits until every curve is drawn and every picture here. */
+async function drawn(browser: Browser): Promise<void> {
+  const all = `const blank = (canvas) => !canvas.getContext('2d').getImageData(0, 0, canvas.width, canvas.height).data.some((value) => value > 0);
+    return [...document.images].every((image) => image.complete) && ![...document.querySelectorAll('au-curve canvas')].some(blank);`;
+  await browser.wait(() => browser.executeScript<boolean>(all), 20000, 'not every curve is drawn');
+}
+
+/** Cups that were made before: three alike, each nearer to its recipe, the last with a photo. */
+async function madeBefore(program: Program): Promise<void> {
+  await madeAlready(program, 'copper-eaves', { label: 'first try', off: 0.3 });
+  await madeAlready(program, 'copper-eaves', { off: 0.15 });
+  const last = await madeAlready(program, 'copper-eaves', { label: 'for the lantern fair', off: 0.05, heard: 2200 });
+  const reply = await fetch(`${program.address}/api/photos/${randomUUID()}?make=${last.id}`, {
+    method: 'PUT',
+    headers: { 'content-type': 'image/png' },
+    body: new Uint8Array(await photoOf(makeSchema.parse(last))),
+  });
+  if (!reply.ok) throw new Error(await reply.text());
+}
+
 async function main(): Promise<void> {
   mkdirSync(FOLDER, { recursive: true });
   const program = new Program(true);
@@ -159,6 +166,7 @@ async function main(): Promise<void> {
   try {
     await program.start();
     await resize(browser, 1280, 800);
+    await madeBefore(program);
     for (const { name, path, says, then } of shots) {
       await browser.get(`${program.address}${path}`);
       await reads(browser, says);

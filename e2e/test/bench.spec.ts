@@ -2,12 +2,10 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { By, Key } from 'selenium-webdriver';
-import { frontAngle, hexOfLab } from '@aurantia/core';
-import { expectedPlaces, makeSchema } from '@aurantia/core/make';
-import sharp from 'sharp';
-import { photographed } from '../../core/test/photographed';
+import { makeSchema } from '@aurantia/core/make';
 import { openBrowser, press, reads, resize, tick, type, type Browser } from '../src/browser';
 import { tooWide, violations } from '../src/fit-and-axe';
+import { photoOf } from '../src/photo-of-make';
 import type { Program } from '../src/program';
 import { programForAll } from '../src/running';
 
@@ -49,13 +47,8 @@ const upTo = async (says: RegExp, from = 1): Promise<number> => {
   }
 };
 
-/** Sends JSON to the program, as a device, or a maker elsewhere, would. */
-const send = async (method: 'PUT' | 'POST', path: string, body: object): Promise<void> => {
-  const headers = { 'content-type': 'application/json' };
-  const reply = await fetch(`${program.address}/api/${path}`, { method, headers, body: JSON.stringify(body) });
-  if (!reply.ok) throw new Error(`${path}: ${await reply.text()}`);
-};
-const scale = (command: string) => send('POST', 'devices/simulated', { device: 'scale', command });
+/** What hands do at the simulated scale. */
+const scale = (command: string) => program.send('POST', 'devices/simulated', { device: 'scale', command });
 const inner = (css: string) => browser.executeScript<string>('return document.querySelector(arguments[0]).innerText', css);
 /** g that the part is asked for that is poured next, once the scale shows nought. */
 const asked = async (): Promise<number> => {
@@ -68,7 +61,7 @@ test('Copper Eaves is made from first touch to cured: a window missed, resin wei
     document: object;
     revision: number;
   };
-  await send('PUT', 'workshop', { parent: revision, document: { ...document, resinStep: 0.1 } });
+  await program.send('PUT', 'workshop', { parent: revision, document: { ...document, resinStep: 0.1 } });
   const address = await make('copper-eaves');
   copper = address.slice(address.lastIndexOf('/') + 1);
   const glue = await upTo(/^Glue/);
@@ -186,13 +179,8 @@ test('the logbook finds a cup by a lot, a word of its log and a day, and its log
 test('a photo of the cup with a card in it is read beside the plan, place by place; what is no photo is refused', async () => {
   const { make: of } = (await (await fetch(`${program.address}/api/makes/${copper}`)).json()) as { make: unknown };
   const whole = makeSchema.parse(of);
-  const places = expectedPlaces(whole).map((place) => ({ ...place, hex: hexOfLab(place.expected) }));
-  const camera = { tilt: 0, away: 3000, gains: [1.15, 0.95, 0.72], side: 0.4, from: 40, noise: 2, seed: 4 } as const;
-  const size = { width: 600, height: 800, fills: 0.66, card: '#f0f0ee', faces: frontAngle(whole.design.cup) };
-  const { picture } = photographed(whole.design.cup.stations, places, camera, size);
   const folder = mkdtempSync(join(tmpdir(), 'aurantia-photo-'));
-  const raw = { width: picture.width, height: picture.height, channels: 4 } as const;
-  writeFileSync(join(folder, 'cup.png'), await sharp(Buffer.from(picture.pixels), { raw }).png().toBuffer());
+  writeFileSync(join(folder, 'cup.png'), await photoOf(whole));
   writeFileSync(join(folder, 'diary.jpg'), 'Dear diary');
   await browser.get(`${program.address}/bench/${copper}`);
   await reads(browser, 'The cup is done', 'au-coat-work');
