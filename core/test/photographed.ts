@@ -1,4 +1,14 @@
-import { hexOfLinearRgb, labOf, linearRgbOfHex, radiusOf, randomStream, reflectanceOf, type Station, type Triple } from '../src';
+import {
+  circumferenceAt,
+  hexOfLinearRgb,
+  labOf,
+  linearRgbOfHex,
+  radiusOf,
+  randomStream,
+  reflectanceOf,
+  type Station,
+  type Triple,
+} from '../src';
 import { placeFinder, type CupHandles, type CupPhoto, type PicturePoint } from '../src/cup-photo';
 
 /** A camera that isn't there: a true pinhole, its white balance off, light from one side, noise, tilted. */
@@ -39,15 +49,7 @@ export function photographed(
     const near = camera.away - ((y - rim / 2) * sine + z * cosine);
     return [WIDTH / 2 + (focal * x) / near, HEIGHT / 2 - (focal * up) / near];
   };
-  const radiusAt = (height: number) => {
-    const at = Math.max(
-      1,
-      stations.findIndex((station) => station.height >= height),
-    );
-    const [low, high] = [stations[at - 1], stations[at]];
-    const share = (height - low.height) / (high.height - low.height);
-    return radiusOf(low.circumference + share * (high.circumference - low.circumference));
-  };
+  const radiusAt = (height: number) => radiusOf(circumferenceAt(stations, height));
   const light = (aside: number) => 1 - camera.side + camera.side * Math.max(0, Math.cos(radians(aside - camera.from)));
   const pixels = new Uint8ClampedArray(4 * WIDTH * HEIGHT).fill(255);
   const put = (x: number, y: number, rgb: Triple, lit: number) => {

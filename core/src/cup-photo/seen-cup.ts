@@ -1,4 +1,4 @@
-import { heightOf, radiusOf, type Station } from '../vessel';
+import { circumferenceAt, heightOf, radiusOf, type Station } from '../vessel';
 
 /** A point of a picture, pixels from its upper left corner. */
 export type PicturePoint = readonly [x: number, y: number];
@@ -67,12 +67,11 @@ export function seenCup(stations: readonly Station[], handles: CupHandles): Seen
   const up: PicturePoint = [(rim[0] - foot[0]) / long, (rim[1] - foot[1]) / long];
   // A cup that stands upright in the picture has its right at the right.
   const right: PicturePoint = [-up[1], up[0]];
-  const profile = profileOf(stations);
   return {
     tilt: (Math.acos(shortened) * 180) / Math.PI,
     point(aside, at) {
       const turn = (aside * Math.PI) / 180;
-      const radius = profile(at);
+      const radius = radiusOf(circumferenceAt(stations, at));
       const share = at / height;
       const toward = radius * Math.cos(turn);
       // What is nearer looks larger, around the middle of the cup, which the camera is taken to look at.
@@ -89,16 +88,3 @@ export function seenCup(stations: readonly Station[], handles: CupHandles): Seen
 
 const middle = ([x0, y0]: PicturePoint, [x1, y1]: PicturePoint): PicturePoint => [(x0 + x1) / 2, (y0 + y1) / 2];
 const distance = ([x0, y0]: PicturePoint, [x1, y1]: PicturePoint): number => Math.hypot(x1 - x0, y1 - y0);
-
-/** mm of radius at a height. */
-function profileOf(stations: readonly Station[]): (height: number) => number {
-  return (height) => {
-    const upper = Math.max(
-      1,
-      stations.findIndex((station) => station.height >= height),
-    );
-    const [low, high] = [stations[upper - 1], stations[upper]];
-    const share = (height - low.height) / (high.height - low.height);
-    return radiusOf(low.circumference + share * (high.circumference - low.circumference));
-  };
-}
