@@ -1,4 +1,4 @@
-import { createServer, type AddressInfo, type Server, type Socket } from 'node:net';
+import { connect, createServer, type AddressInfo, type Server, type Socket } from 'node:net';
 import type { Devices, Settings } from '@aurantia/core';
 import { running, type Running } from './memory';
 
@@ -96,6 +96,26 @@ describe('a device on a port', () => {
     while (!heard.includes('tare\n')) await new Promise<void>((resolve) => [...sockets][0].once('data', () => resolve()));
     await place({});
     expect((await now()).scale.reach).toBe('none');
+  });
+
+  test('one that isn’t there yet is looked for until it is, and its port can be any other program’s', async () => {
+    const taken = port();
+    device.close();
+    for (const socket of sockets) socket.destroy();
+    await place({ scale: taken });
+    expect((await now()).scale).toEqual({ reach: 'looking', simulated: false, says: null });
+    const refused = new Promise<void>((resolve) => {
+      const probe = connect({ host: '127.0.0.1', port: taken }).once('error', () => {
+        probe.destroy();
+        resolve();
+      });
+    });
+    await refused;
+    expect((await now()).scale.reach).toBe('looking');
+    const here = until(weighs(1, 2));
+    await new Promise<void>((resolve) => device.listen(taken, '127.0.0.1', resolve));
+    await say('HTTP/1.1 400 Bad Request\n\nweight 1.5 g steady');
+    await here;
   });
 
   test('a room is written down as its sensor says it, and what no room has isn’t', async () => {

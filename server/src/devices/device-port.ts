@@ -1,5 +1,5 @@
 import { connect, type Socket } from 'node:net';
-import { createInterface } from 'node:readline';
+import { linesOf } from './lines-of';
 
 /** ms after which a device that isn't there is looked for again; and the longest line one says. */
 const AGAIN = 1500;
@@ -48,7 +48,7 @@ export class DevicePort {
       this.heard.reached(false);
       this.again = setTimeout(() => void this.open(), AGAIN);
     });
-    createInterface({ input: socket, crlfDelay: Infinity }).on('line', (line) => {
+    linesOf(socket, (line) => {
       if (line.length <= LONGEST) this.heard.line(line);
     });
   }

@@ -1,6 +1,6 @@
 import { createServer, type AddressInfo, type Server, type Socket } from 'node:net';
-import { createInterface } from 'node:readline';
 import { SimulatedRoom, SimulatedScale, SimulatedTurner, type DeviceKind } from '@aurantia/core';
+import { linesOf } from './lines-of';
 
 /** ms between two lines of each. */
 const EVERY: Readonly<Record<DeviceKind, number>> = { scale: 100, room: 2000, turner: 500 };
@@ -36,7 +36,7 @@ export class Simulator {
       this.sockets.add(socket);
       socket.on('error', () => socket.destroy());
       socket.once('close', () => this.sockets.delete(socket));
-      createInterface({ input: socket, crlfDelay: Infinity }).on('line', (line) => {
+      linesOf(socket, (line) => {
         if (!this.told(line)) socket.write('what?\n');
       });
     });
