@@ -6,6 +6,7 @@ import { growthRow, largeRows } from './memory-bench';
 import { printTable } from './measure';
 import { programRows } from './program-bench';
 import { fadeRows } from './fade-bench';
+import { learnRows } from './learn-bench';
 import { ringRows } from './ring-bench';
 import { surfaceRows } from './surface-bench';
 import { wetRow } from './wet-bench';
@@ -15,6 +16,7 @@ printTable([
   ...(await fieldRows()),
   ...fadeRows(),
   ...ringRows(),
+  ...(await learnRows()),
   inkRow(),
   wetRow(),
   ...(await surfaceRows()),

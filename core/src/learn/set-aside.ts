@@ -3,6 +3,9 @@ import { learn, type Belief, type Measured } from './belief';
 /** Standard deviations from what all others say, over which a reading is asked about. */
 export const WILD = 3.5;
 
+/** Readings that seem wild and are looked at truly, at a time. */
+const LOOKED_AT = 3;
+
 export interface LearntFrom<Reading extends Measured> {
   readonly belief: Belief;
   /** those that count, and those that are too far from what the others say */
@@ -24,16 +27,14 @@ export function learnFrom<Reading extends Measured>(
   const aside: Reading[] = [];
   for (;;) {
     const belief = learn(prior, counted);
+    // Chosen near the answer, the wildest first, then looked at truly without it: only what seems wild is worth that.
     const wildest = counted
       .filter((reading) => !sure(reading))
       .map((reading) => ({ reading, off: offOthers(reading, belief) }))
-      .filter(({ off }) => off > WILD)
-      .sort((one, other) => other.off - one.off)
-      // Looked at near the answer first, then truly without it: only those that seem wild are worth the second look.
-      .map(({ reading }) => ({ reading, off: off(reading, learn(prior, without(counted, reading))) }))
       .filter((one) => one.off > WILD)
       .sort((one, other) => other.off - one.off)
-      .at(0);
+      .slice(0, LOOKED_AT)
+      .find(({ reading }) => off(reading, learn(prior, without(counted, reading))) > WILD);
     if (!wildest) return { belief, counted, aside };
     counted.splice(counted.indexOf(wildest.reading), 1);
     aside.push(wildest.reading);
