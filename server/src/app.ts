@@ -70,8 +70,8 @@ export async function createApp(
   memory.devices.goBy(await memory.workshop.settings());
   const endRoom = keepRoom(memory);
   app.addHook('onClose', async () => {
-    endRoom();
     memory.devices.close();
+    await endRoom();
     memory.summaries.close();
     await memory.aside.close();
   });
