@@ -7,6 +7,8 @@ import {
   learntFrom,
   measured,
   randomStream,
+  readingSchema,
+  usable,
   usualLosses,
   usualSpread,
   type About,
@@ -127,4 +129,11 @@ test('a reading of nothing, and one that no hold could make, leave a sound belie
   }
   expect(learn(before('pot', 1.5), [measured({ about: 'pot', left: 0 })]).value).toBeGreaterThan(0);
   expect(learntFrom([], 1)).toBeNull();
+});
+
+test('what a plan goes by is within what can be, whatever somebody stands by', () => {
+  for (const about of abouts)
+    for (const value of [1e-9, 1e9]) expect(usable(about, value)).toBe(usable(about, usable(about, value)));
+  expect([usable('hold', 80), usable('drop', 0.0001), usable('cure', 80), usable('glove', 3)]).toEqual([6, 0.005, 5, 0.5]);
+  expect(readingSchema.safeParse({ about: 'cure', item: 'r', minutes: 60, celsius: 21, label: 0 }).success).toBe(false);
 });

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { readDeviceLine, SimulatedRoom, SimulatedScale } from '../src';
-import { nextPour, pourState, weighable, type MakeStep } from '../src/make';
+import { readDeviceLine, SimulatedRoom, SimulatedScale, type Devices } from '../src';
+import { nextPour, pourStand, pourState, weighable, weighedIn, type MakeStep } from '../src/make';
 import { coatOf, made } from './made';
 
 const mlOf = (step: MakeStep, key: string, grams: number): number =>
@@ -114,5 +114,41 @@ describe('what devices say', () => {
     expect(day.celsius - night.celsius).toBeGreaterThan(3);
     room.told('drop out');
     expect(at(16)).toEqual({ says: 'nothing' });
+  });
+});
+
+describe('how a pour stands', () => {
+  const target = { key: 'a', name: 'Part A', grams: 20, planned: null };
+  const shows = (grams: number, steady = true): Devices['scale'] => ({
+    reach: 'here',
+    simulated: true,
+    says: { says: 'weight', grams, steady },
+  });
+  const lost: Devices['scale'] = { reach: 'lost', simulated: true, says: null };
+  test('it is taken by itself once it lies still at the target or over it, and never before', () => {
+    const takes = (grams: number, steady = true) => pourStand(target, shows(grams, steady), 'weighs').takes;
+    expect([0, 12, 19, 20, 24].map((grams) => takes(grams))).toEqual([false, false, false, true, true]);
+    expect(takes(20, false)).toBe(false);
+    expect(pourStand(target, shows(12), 'weighs')).toMatchObject({ takeable: true, grams: 12, full: 0.6, says: '8.0 g to go.' });
+  });
+  test('what a scale shows before it was at nought is nobody’s pour', () => {
+    expect(pourStand(target, shows(20), 'waits')).toMatchObject({ grams: null, full: 0, takeable: false, takes: false });
+  });
+  test('after a scale was away nothing is taken by itself: what it shows is asked about', () => {
+    const stand = pourStand(target, shows(20), 'was away');
+    expect(stand).toMatchObject({ takeable: true, takes: false });
+    expect(stand.says).toContain('If 20.0 g is what lies in the pot');
+    expect(pourStand(target, lost, 'was away').says).toContain('can’t be reached');
+  });
+  test('below nought, overloaded and done are each said', () => {
+    expect(pourStand(target, shows(-3), 'weighs').says).toContain('3.0 g below nought');
+    expect(pourStand(target, { ...lost, reach: 'here', says: { says: 'overload' } }, 'weighs').takeable).toBe(false);
+    expect(pourStand(null, lost, 'waits').says).toBe('All of it is weighed in.');
+  });
+  test('what is taken is in ml, of that part alone', () => {
+    const step = coatOf(made(), 'resin');
+    const [a] = step.amounts;
+    expect(weighedIn(step, { b: 3 }, 'a', 11)['a']).toBeCloseTo(11 / (a.gramsPerMl ?? 1), 6);
+    expect(weighedIn(step, { b: 3 }, 'a', 11)['b']).toBe(3);
   });
 });

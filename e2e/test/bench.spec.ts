@@ -91,7 +91,19 @@ test('Copper Eaves is made from first touch to cured: a window missed, resin wei
   await reads(browser, 'The scale can’t be reached', 'au-weigh-in .says');
   const partB = await asked();
   expect(partB).toBeGreaterThan(((partA + 4) * 10) / 11);
-  await scale(`put ${partB}`);
+  // A page that is reloaded in the middle of a pour forgets none of it.
+  await browser.navigate().refresh();
+  await press(browser, 'Weigh it in');
+  await reads(browser, /in place of [\d.]+ g: it follows what was poured before/, 'au-weigh-in');
+  expect(Math.abs((await asked()) - partB)).toBeLessThan(0.05);
+  // A scale that is lost with half of it in the pot: what it shows afterwards is asked about, and nothing is set to nought.
+  await scale(`put ${partB / 2}`);
+  await reads(browser, /to go\.$/, 'au-weigh-in .says');
+  await scale('pull out');
+  await reads(browser, 'The scale was away while you poured.', 'au-weigh-in .says');
+  await scale(`put ${partB / 2}`);
+  await reads(browser, new RegExp(`If ${partB.toFixed(1).slice(0, -2)}\\.\\d g is what lies in the pot`), 'au-weigh-in .says');
+  await press(browser, 'Take it as it is');
   await reads(browser, 'All of it is weighed in.', 'au-weigh-in .says');
   await reads(browser, 'as it really was', '.tiles');
   const figure = /Part A\s+([\d.]+ ml)/.exec(await inner('.tiles'))?.[1] ?? 'no figure';

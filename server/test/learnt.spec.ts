@@ -121,6 +121,19 @@ test('how long a resin took to set teaches its pace, by the room it had', async 
   expect((await learnt())[0]).toMatchObject({ about: 'cure', before: { value: 1 } });
 });
 
+test('a weighing that somebody stands by, however wild, keeps the jar and the log sound', async () => {
+  const { step, flakes, grams } = glitterCoat();
+  await write({ what: 'done', coat: step.coat });
+  await write({ what: 'weighed', coat: step.coat, cup: { before: 250, after: 250 + 40 * grams } });
+  const [asked] = await learnt();
+  const { status } = await server.ask('POST', `/api/learnt/readings/${encodeURIComponent(asked.readings[0].id)}`, {
+    said: 'stands',
+  });
+  expect(status).toBe(200);
+  expect(await jar(flakes.glue)).toMatchObject({ hold: 6, learnt: { from: 1 } });
+  await write({ what: 'weighed', coat: step.coat, cup: { before: 250, after: 250 } });
+});
+
 test('readings are in a backup, and come back from it', async () => {
   const step = resinCoat();
   await write({ what: 'done', coat: step.coat });

@@ -38,6 +38,8 @@ test('a photo is kept upright, without what the camera wrote into it, with a sma
     .toBuffer();
   const { status, body } = await put(id, taken);
   expect(status).toBe(200);
+  // Another one under its id writes nothing over.
+  expect((await put(id, await picture(20, 20).jpeg().toBuffer())).body.photos).toEqual(body.photos);
   // Held on its side, it comes out higher than wide.
   expect(body.photos).toMatchObject([{ id, make: make.id, number: 1, width: 1600, height: 2400, reading: null }]);
   const [large, small] = [await sharp(await look(id, 'large')).metadata(), await sharp(await look(id, 'small')).metadata()];

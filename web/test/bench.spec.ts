@@ -3,7 +3,7 @@ import { defaultSettings, type CoatId } from '@aurantia/core';
 import { makeOf, standingOf, type LogEntry, type MakeId } from '@aurantia/core/make';
 import { of, Subject, throwError } from 'rxjs';
 import { BenchSignals } from '../src/app/places/bench/bench-signals';
-import { countdownText, momentText } from '../src/app/places/bench/moment-text';
+import { countdownText, momentText } from '../src/app/parts/moment-text';
 import { OpenMake } from '../src/app/places/bench/open-make';
 import { OtherAmounts } from '../src/app/places/bench/other-amounts';
 import { ApiError } from '../src/app/services/api';

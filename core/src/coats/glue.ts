@@ -1,4 +1,4 @@
-import { glueWayFacts, holdSpread, itemOf, settingOf } from '../stock';
+import { glueWayFacts, holdSpread, holdText, itemOf, settingOf } from '../stock';
 import { durationText } from '../units';
 import { areaOf, bodyOf, inThisRoom, openInThisRoom, openPlacesOf, whereText, type CoatKind } from './coat-kind';
 import { changedGrounds } from './ground';
@@ -24,7 +24,7 @@ export const glue: CoatKind<'glue'> = {
     const area = areaOf(places, context);
     const resin = facts?.film && coat.resin ? itemOf(context.shelf, coat.resin, 'resin') : undefined;
     const open = item?.open ? item.open.map((minutes) => openInThisRoom(minutes, context)) : null;
-    const holds = item ? `Holds glitter ${item.hold} flakes deep a pass` : 'Nothing is known of this glue';
+    const holds = item ? `Holds glitter ${holdText(item)}` : 'Nothing is known of this glue';
     const time = open
       ? `takes glitter for ${open[0] === open[1] ? durationText(open[0]) : `${open[0]}–${open[1]} min`}`
       : 'stays sticky for hours';

@@ -1,23 +1,6 @@
+import type { DeviceKind, DeviceSays } from './devices-state';
+
 /* What devices say, a line each (docs/devices.md): words and figures, so that any of them can be put on a line by a few lines of script. */
-
-export const deviceKinds = ['scale', 'room', 'turner'] as const;
-export type DeviceKind = (typeof deviceKinds)[number];
-
-/** What a scale shows: g since it was tared. */
-export type ScaleSays =
-  { readonly says: 'weight'; readonly grams: number; readonly steady: boolean } | { readonly says: 'overload' };
-/** °C and % of the room; or its sensor has none to give. */
-export type RoomSays =
-  { readonly says: 'room'; readonly celsius: number; readonly humidity: number | null } | { readonly says: 'nothing' };
-/** Turns a minute; stalled when it should turn and doesn't. */
-export type TurnerSays =
-  { readonly says: 'turning'; readonly rpm: number } | { readonly says: 'stalled' } | { readonly says: 'stopped' };
-
-export interface DeviceSays {
-  readonly scale: ScaleSays;
-  readonly room: RoomSays;
-  readonly turner: TurnerSays;
-}
 
 const FIGURE = '(-?\\d{1,6}(?:\\.\\d{1,4})?)';
 const weight = new RegExp(`^weight ${FIGURE} g (steady|moving)$`);

@@ -25,10 +25,11 @@ const FARTHEST = 4;
 /**
  * What is known after measuring: the most likely value, with its curvature as the spread. The prior is one more reading, of the
  * logarithm (normal prior, normal errors: Gauss–Newton; J. Nocedal and S. Wright, "Numerical Optimization", chapter 10).
+ * @param near where the answer is looked for first
  */
-export function learn(prior: Belief, readings: readonly Measured[]): Belief {
+export function learn(prior: Belief, readings: readonly Measured[], near: Belief = prior): Belief {
   const start = Math.log(prior.value);
-  let at = start;
+  let at = Math.log(near.value);
   let cost = costAt(at, prior, readings);
   for (let step = 0; step < STEPS; step += 1) {
     const { slope, curve } = slopeAt(at, prior, readings);

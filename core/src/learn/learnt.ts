@@ -1,40 +1,38 @@
 import * as z from 'zod';
 import { learn, type Belief } from './belief';
-import { abouts, before, measured, readingSchema, unknownOf, type About, type Reading } from './reading';
+import { abouts, before, measured, readingSchema, unknownOf } from './reading';
 import { learnFrom, off } from './set-aside';
 
+const beliefSchema = z.object({ value: z.number(), spread: z.number() });
+
+/** What its maker said of a reading when asked: nothing yet, that it stands, or that it was a slip and doesn't count. */
+export const saidSchema = z.enum(['nothing', 'stands', 'slip']);
+
+const keptSchema = z.object({ id: z.string(), /** ISO 8601 */ at: z.string(), reading: readingSchema, said: saidSchema });
 /** A reading as it is kept. */
-export interface KeptReading {
-  readonly id: string;
-  /** ISO 8601 */
-  readonly at: string;
-  readonly reading: Reading;
-  /** `stands`: its maker was asked and is sure of it; `slip`: was asked, and it doesn't count */
-  readonly said: 'nothing' | 'stands' | 'slip';
-}
+export type KeptReading = z.infer<typeof keptSchema>;
 
-/** A reading, and what became of it. */
-export interface WeighedReading extends KeptReading {
-  /** `asked`: so far from all others that it is set aside until its maker says */
-  readonly state: 'counts' | 'asked' | 'slip';
-  /** standard deviations from what is known */
-  readonly off: number;
-}
-
-/** All that is known of one unknown. */
-export interface Learnt {
+const knownSchema = z.object({
   /** as `unknownOf` has it */
-  readonly of: string;
-  readonly about: About;
+  of: z.string(),
+  about: z.enum(abouts),
   /** of the jar it is of; null where it is of this maker's hands */
-  readonly item: string | null;
-  readonly before: Belief;
-  readonly now: Belief;
-  /** the first first */
-  readonly readings: readonly WeighedReading[];
+  item: z.string().nullable(),
+  before: beliefSchema,
+  now: beliefSchema,
+  /** the first first; `asked`: so far from all others that it is set aside until its maker says; `off`: in standard deviations */
+  readings: z.array(keptSchema.extend({ state: z.enum(['counts', 'asked', 'slip']), off: z.number() })),
   /** what was known after each reading that counts, the first of them before any */
-  readonly course: readonly Belief[];
-}
+  course: z.array(beliefSchema),
+});
+/** All that is known of one unknown. */
+export type Learnt = z.infer<typeof knownSchema>;
+
+/** All that is known, as the workshop's memory sends it: with the name of each jar, and the make that each reading is from. */
+export const learntSchema = z.object({
+  learnt: z.array(knownSchema.extend({ name: z.string().nullable(), makes: z.record(z.string(), z.string()) })),
+});
+export type NamedLearnt = z.infer<typeof learntSchema>['learnt'][number];
 
 /**
  * What all readings of one unknown teach.
@@ -45,12 +43,11 @@ export function learntFrom(readings: readonly KeptReading[], value: number): Lea
   if (!first) return null;
   const { about } = first.reading;
   const prior = before(about, value);
-  const heard = readings
-    .filter(({ said }) => said !== 'slip')
-    .map(({ id, said, reading }) => ({ id, said, ...measured(reading) }));
+  const all = readings.map((kept) => ({ ...kept, ...measured(kept.reading) }));
+  const heard = all.filter(({ said }) => said !== 'slip');
   const { belief, aside, counted } = learnFrom(prior, heard, ({ said }) => said === 'stands');
   const asked = new Set(aside.map(({ id }) => id));
-  const course = [prior];
+  const course: Belief[] = [prior];
   for (const one of counted) course.push(learn(course[course.length - 1], [one]));
   return {
     of: unknownOf(first.reading),
@@ -58,40 +55,17 @@ export function learntFrom(readings: readonly KeptReading[], value: number): Lea
     item: 'item' in first.reading ? first.reading.item : null,
     before: prior,
     now: belief,
-    readings: readings.map((one) => ({
-      ...one,
-      state: one.said === 'slip' ? 'slip' : asked.has(one.id) ? 'asked' : 'counts',
-      off: off(measured(one.reading), belief),
+    readings: all.map(({ id, at, reading, said, ...one }) => ({
+      ...{ id, at, reading, said },
+      state: said === 'slip' ? 'slip' : asked.has(id) ? 'asked' : 'counts',
+      off: off(one, belief),
     })),
     course,
   };
 }
 
-const belief = z.object({ value: z.number(), spread: z.number() });
-
-/** All that is known, as the workshop's memory sends it: with the name of each jar, and the make that each reading is from. */
-export const learntSchema = z.object({
-  learnt: z.array(
-    z.object({
-      of: z.string(),
-      about: z.enum(abouts),
-      item: z.string().nullable(),
-      name: z.string().nullable(),
-      before: belief,
-      now: belief,
-      readings: z.array(
-        z.object({
-          id: z.string(),
-          at: z.string(),
-          reading: readingSchema,
-          said: z.enum(['nothing', 'stands', 'slip']),
-          state: z.enum(['counts', 'asked', 'slip']),
-          off: z.number(),
-        }),
-      ),
-      course: z.array(belief),
-      makes: z.record(z.string(), z.string()),
-    }),
-  ),
-});
-export type NamedLearnt = z.infer<typeof learntSchema>['learnt'][number];
+/** One standard deviation either way of what is known. */
+export const rangeOf = ({ value, spread }: Belief): readonly [low: number, high: number] => [
+  value * Math.exp(-spread),
+  value * Math.exp(spread),
+];

@@ -25,7 +25,7 @@ export const readingSchema = z.discriminatedUnion('about', [
   /** drops, and the ml they were */
   z.strictObject({ about: z.literal('drop'), item, drops: z.number().positive().max(10_000), ml: amount }),
   /** minutes until it had set, at so many °C, where its label says so many at 21 °C */
-  z.strictObject({ about: z.literal('cure'), item, minutes: amount, celsius: z.number().min(-20).max(60), label: amount }),
+  z.strictObject({ about: z.literal('cure'), item, minutes: amount, celsius: z.number().min(-20).max(60), label: amount.min(1) }),
 ]);
 export type Reading = z.infer<typeof readingSchema>;
 export const abouts = ['hold', 'pot', 'glove', 'drop', 'cure'] as const satisfies readonly Reading['about'][];
@@ -100,6 +100,19 @@ function times(read: number, one: number, varies: number): Measured {
 }
 
 const sumOf = <One>(all: readonly One[], of: (one: One) => number): number => all.reduce((sum, one) => sum + of(one), 0);
+
+/** What each can be at all: no jar, no hand and no room is beyond, whatever a weighing that somebody stands by says. */
+const can: Readonly<Record<About, readonly [least: number, most: number]>> = {
+  hold: [0.1, 6],
+  pot: [0, 20],
+  glove: [0, 0.5],
+  drop: [0.005, 0.5],
+  cure: [0.2, 5],
+};
+
+/** What a plan goes by: four figures, within what can be. */
+export const usable = (about: About, value: number): number =>
+  Number(Math.min(can[about][1], Math.max(can[about][0], value)).toPrecision(4));
 
 /** What is known of an unknown before anything of it is weighed. @param value what the shelf, or what is usual, says of it */
 export const before = (about: About, value: number): Belief => ({ value, spread: usualSpread[about] });

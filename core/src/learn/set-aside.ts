@@ -25,17 +25,20 @@ export function learnFrom<Reading extends Measured>(
 ): LearntFrom<Reading> {
   const counted = [...readings];
   const aside: Reading[] = [];
+  let belief = prior;
   for (;;) {
-    const belief = learn(prior, counted);
+    belief = learn(prior, counted, belief);
+    const near = belief;
     // Chosen near the answer, the wildest first, then looked at truly without it: only what seems wild is worth that.
     const wildest = counted
       .filter((reading) => !sure(reading))
-      .map((reading) => ({ reading, off: offOthers(reading, belief) }))
+      .map((reading) => ({ reading, off: offOthers(reading, near) }))
       .filter((one) => one.off > WILD)
       .sort((one, other) => other.off - one.off)
       .slice(0, LOOKED_AT)
-      .find(({ reading }) => off(reading, learn(prior, without(counted, reading))) > WILD);
-    if (!wildest) return { belief, counted, aside };
+      .find(({ reading }) => off(reading, learn(prior, without(counted, reading), near)) > WILD);
+    // The same to the last digit as if those set aside had never been there.
+    if (!wildest) return { belief: aside.length === 0 ? belief : learn(prior, counted), counted, aside };
     counted.splice(counted.indexOf(wildest.reading), 1);
     aside.push(wildest.reading);
   }

@@ -15,3 +15,6 @@ export * from './room-moment';
 export * from './repeat-score';
 export * from './make-photo';
 export * from './expected-places';
+export * from './pour-stand';
+export * from './weighed-text';
+export * from './photo-beside';

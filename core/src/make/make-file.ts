@@ -3,6 +3,7 @@ import * as z from 'zod';
 import { wouldRun } from '../units';
 import { logEntrySchema, type LogEntry } from './log-entry';
 import { makeSchema, type Make } from './make';
+import { weighedText } from './weighed-text';
 import { reallyPoured } from './taken';
 
 /** A make with its log in a file of its own: it comes in again as it went out, bit by bit. */
@@ -34,7 +35,17 @@ export function makeLogCsv({ steps }: Make, entries: readonly LogEntry[]): strin
   const rows = entries.flatMap((entry) => {
     const step = 'coat' in entry ? steps.find(({ coat }) => coat === entry.coat) : undefined;
     const words =
-      'why' in entry ? entry.why : 'text' in entry ? entry.text : 'says' in entry ? `${entry.says} ${entry.answer}`.trim() : '';
+      'why' in entry
+        ? entry.why
+        : 'text' in entry
+          ? entry.text
+          : 'says' in entry
+            ? `${entry.says} ${entry.answer}`.trim()
+            : entry.what === 'weighed'
+              ? weighedText(entry)
+              : entry.what === 'set'
+                ? `at ${entry.celsius} °C`
+                : '';
     const line = [entry.at, entry.what, step?.title ?? '', words];
     if (entry.what !== 'done' || !step || step.amounts.length === 0) return [[...line, '', '', '', '']];
     return step.amounts.map((amount) => [

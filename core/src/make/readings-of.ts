@@ -66,7 +66,8 @@ function dropOf(make: Make, { step }: BenchCoat, { drops }: LogEntryOf<'weighed'
 function cureOf(make: Make, { step, ended }: BenchCoat, { at, celsius }: LogEntryOf<'set'>): readonly Reading[] {
   const coat = make.design.coats.find(({ id }) => id === step.coat);
   const resin = coat && 'resin' in coat && coat.resin !== null ? itemOf(make.shelf, coat.resin, 'resin') : undefined;
-  if (!resin || !step.mix || ended === null) return [];
+  // Of a label that names no time there is nothing to be slower than.
+  if (!resin || !step.mix || ended === null || resin.sandAfter < 1) return [];
   const minutes = (Date.parse(at) - ended) / 60_000;
   return minutes > 0 ? [{ about: 'cure', item: resin.id, minutes, celsius, label: resin.sandAfter }] : [];
 }

@@ -1,3 +1,4 @@
+import { usualSpread } from '../learn';
 import type { Glitter } from '../glitter';
 
 /** What a jar's flake data rests on, worst first. */
@@ -10,10 +11,9 @@ export const shareSpread: Readonly<Record<Basis, number>> = { typical: 0.15, lab
 /** Standard deviation of how level a levelled spoon is, as a share of it. */
 const LEVEL = 0.04;
 
-/** The same of what a glue holds, until it is weighed on a cup. */
-const HOLD_SPREAD = 0.25;
+/** One standard deviation of what a glue holds, as a share of it: less once it was weighed on a cup. */
 export const holdSpread = ({ learnt }: { readonly learnt?: { readonly spread: number } }): number =>
-  learnt?.spread ?? HOLD_SPREAD;
+  learnt?.spread ?? usualSpread.hold;
 
 export class WeighingError extends Error {
   override readonly name = 'WeighingError';

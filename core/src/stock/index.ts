@@ -12,3 +12,4 @@ export * from './ledger';
 export * from './find-on-shelf';
 export * from './item-words';
 export * from './namesakes';
+export * from './learnt-figure';

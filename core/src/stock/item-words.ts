@@ -1,7 +1,7 @@
 import { differenceWords } from '../colour';
 import { cutText, facePerMl, flakesPerMl, gramsPerMl } from '../glitter';
 import { sortOf } from '../ink';
-import { aboutText, percentText } from '../units';
+import { aboutText, countText, percentText } from '../units';
 import { shareSpread } from './certainty';
 import type { FoundItem } from './find-on-shelf';
 import { glueWayFacts } from './glue-ways';
@@ -21,7 +21,7 @@ export function factOf(item: ShelfItem): string {
     case 'resin':
       return `${item.ratio.join(':')} by ${item.ratioBy}, pot life ${item.potLife} min`;
     case 'glue':
-      return `${glueWayFacts[item.way].title.toLowerCase()}, holds ${item.hold} deep`;
+      return `${glueWayFacts[item.way].title.toLowerCase()}, holds ${Number(item.hold.toFixed(2))} deep${item.learnt ? `, from ${countText(item.learnt.from, 'weighing')}` : ''}`;
   }
 }
 

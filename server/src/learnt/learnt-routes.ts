@@ -1,11 +1,11 @@
-import { learntSchema } from '@aurantia/core';
+import { learntSchema, saidSchema } from '@aurantia/core';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
 import type { Memory } from '../memory';
 
 /** Ids of these hold a slash, which travels as %2F. */
 const byId = z.object({ id: z.string().min(1).max(300) });
-const said = z.strictObject({ said: z.enum(['nothing', 'stands', 'slip']) });
+const said = z.strictObject({ said: saidSchema });
 
 /** What weighings taught: see it, say what a wild one was, begin anew. */
 export const learntRoutes: FastifyPluginAsyncZod<Memory> = async (app, { learnt, makeChanges }) => {

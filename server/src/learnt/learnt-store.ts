@@ -2,6 +2,7 @@ import {
   learntFrom,
   readingSchema,
   unknownOf,
+  usable,
   usualLosses,
   type KeptReading,
   type Learnt,
@@ -65,8 +66,6 @@ export class LearntStore {
       const own = Object.fromEntries(learnt.readings.map(({ id }) => [id, names.get(id) ?? '']));
       all.push({
         ...learnt,
-        readings: [...learnt.readings],
-        course: [...learnt.course],
         name: learnt.item === null ? null : (shelf.get(learnt.item)?.name ?? 'a jar that is gone'),
         makes: own,
       });
@@ -128,7 +127,7 @@ export class LearntStore {
       const workshop = new WorkshopStore(this.store);
       const { document, revision } = await workshop.kept();
       const { losses = usualLosses, ...others } = document;
-      const own = { ...losses, [unknown]: learnt ? Number(learnt.now.value.toPrecision(4)) : usualLosses[unknown] };
+      const own = { ...losses, [unknown]: learnt ? usable(unknown, learnt.now.value) : usualLosses[unknown] };
       const usual = own.pot === usualLosses.pot && own.glove === usualLosses.glove;
       await workshop.setSettings(usual ? others : { ...others, losses: own }, revision);
       return;
@@ -147,7 +146,7 @@ const knownBefore = (item: ShelfItem | undefined): number => {
 /** A jar as its weighings have it; as it was before them where none counts. */
 function itemBy(item: ShelfItem, learnt: Learnt | null): ShelfItem {
   const from = learnt?.readings.filter(({ state }) => state === 'counts').length ?? 0;
-  const value = learnt && from > 0 ? Number(learnt.now.value.toPrecision(4)) : null;
+  const value = learnt && from > 0 ? usable(learnt.about, learnt.now.value) : null;
   const known = learnt && from > 0 ? { before: learnt.before.value, spread: learnt.now.spread, from } : undefined;
   if (item.kind === 'glue') return { ...item, hold: value ?? knownBefore(item), learnt: known };
   if (item.kind === 'ink') return { ...item, dropMl: value ?? knownBefore(item), learnt: known };

@@ -1,4 +1,5 @@
-import { existsSync, mkdirSync, renameSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync } from 'node:fs';
+import { mkdir, rename, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { makePhotoSchema, type MakePhoto, type PhotoReading } from '@aurantia/core/make';
 import { notFound } from '../http/problem';
@@ -19,14 +20,16 @@ export class PhotosStore {
   async keep(photo: Pick<MakePhoto, 'id' | 'make' | 'at' | 'coat'>, { large, small, width, height }: KeptPhoto): Promise<void> {
     const { make, id, at, coat } = photo;
     if (!(await this.store.selectFrom('make').where('id', '=', make).select('id').executeTakeFirst())) throw notFound('make');
-    mkdirSync(this.folder, { recursive: true });
+    // The same one sent twice is there once, and nobody's picture is written over.
+    if (await this.store.selectFrom('photo').where('id', '=', id).select('id').executeTakeFirst()) return;
+    await mkdir(this.folder, { recursive: true });
     for (const [size, bytes] of [
       ['large', large],
       ['small', small],
     ] as const) {
       const file = this.fileOf(id, size);
-      writeFileSync(`${file}.part`, bytes);
-      renameSync(`${file}.part`, file);
+      await writeFile(`${file}.part`, bytes);
+      await rename(`${file}.part`, file);
     }
     await this.store
       .insertInto('photo')
@@ -67,7 +70,7 @@ export class PhotosStore {
   /** @throws ProblemError 404 where it isn't, or its picture went from the folder */
   file(id: string, size: 'large' | 'small'): string {
     const file = this.fileOf(id, size);
-    if (!/^[\w-]{1,64}$/.test(id) || !existsSync(file)) throw notFound('photo');
+    if (!existsSync(file)) throw notFound('photo');
     return file;
   }
 
@@ -87,7 +90,7 @@ export class PhotosStore {
   async remove(id: string): Promise<string> {
     const row = await this.store.deleteFrom('photo').where('id', '=', id).returning('make_id').executeTakeFirst();
     if (!row) throw notFound('photo');
-    for (const size of ['large', 'small'] as const) rmSync(this.fileOf(id, size), { force: true });
+    for (const size of ['large', 'small'] as const) await rm(this.fileOf(id, size), { force: true });
     return row.make_id;
   }
 

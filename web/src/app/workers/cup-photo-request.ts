@@ -1,5 +1,5 @@
-import type { CupHandles, Picture, PicturePoint, SeenPlace } from '@aurantia/core/cup-photo';
-import type { Make } from '@aurantia/core/make';
+import type { CupHandles, Picture, PicturePoint } from '@aurantia/core/cup-photo';
+import type { Make, MakePhoto, PlaceBeside } from '@aurantia/core/make';
 
 /** What a page asks of the worker that reads a cup off a photo. */
 export interface CupPhotoRequest {
@@ -8,18 +8,9 @@ export interface CupPhotoRequest {
   readonly handles: CupHandles;
   readonly card: { readonly at: PicturePoint; readonly is: string };
   readonly faces: number;
-}
-
-/** A place with the colour it should have beside the one it has. */
-export interface PlaceBeside extends SeenPlace {
-  readonly expected: string;
+  /** photos of other makes of the design that were read, the latest first */
+  readonly others: readonly MakePhoto[];
 }
 
 export type CupPhotoReply =
-  | {
-      readonly places: readonly PlaceBeside[];
-      readonly unseen: readonly string[];
-      readonly tilt: number;
-      readonly leaning: number;
-    }
-  | { readonly sentence: string };
+  { readonly places: readonly PlaceBeside[]; readonly unseen: readonly string[] } | { readonly sentence: string };

@@ -10,7 +10,7 @@ import {
   linkedSignal,
   viewChild,
 } from '@angular/core';
-import { amountText, listText, temperatureText } from '@aurantia/core';
+import { amountText, listText, temperatureText, type CoatId } from '@aurantia/core';
 import {
   amountRead,
   benchNotes,
@@ -21,17 +21,27 @@ import {
   type BenchTimer,
   type Make,
 } from '@aurantia/core/make';
+import * as z from 'zod';
 import { BUTTONS } from '../../parts/buttons';
 import { Icon } from '../../parts/icons/icon';
 import { Beside } from '../../services/beside';
+import { keepHere } from '../../services/kept-here';
 import { WorkshopMemory } from '../../services/workshop';
 import { WorkshopTime } from '../../services/workshop-time';
-import { countdownText, momentText } from './moment-text';
+import { countdownText, momentText } from '../../parts/moment-text';
+import { whileLaying } from './laying';
 import { OpenMake } from './open-make';
 import { OtherAmounts } from './other-amounts';
 import { WeighIn } from './weigh-in';
-import { NOTHING_WEIGHED, teaches, weighedEntry, WeighUp, type WeighedUp } from './weigh-up';
+import { NOTHING_WEIGHED, teaches, weighedEntry, weighedUpSchema, WeighUp, type WeighedUp } from './weigh-up';
 import { WentWrong } from './went-wrong';
+
+/** Where this browser keeps what isn't written down yet. */
+function keyOf(what: 'poured' | 'weighed', make: Make, coat: CoatId): string;
+function keyOf(what: 'poured' | 'weighed', make: Make, coat: CoatId | undefined): string | null;
+function keyOf(what: 'poured' | 'weighed', { id }: Make, coat: CoatId | undefined): string | null {
+  return coat === undefined ? null : `aurantia.${what}.${id}.${coat}`;
+}
 
 /** What is open beside the deed itself. */
 type Aside = 'amounts' | 'weigh-in' | 'weigh-up' | 'wrong' | null;
@@ -80,17 +90,12 @@ export class CoatWork {
     source: this.coatId,
     computation: () => null,
   });
-  /** what was typed in place of the plan, by what is measured */
-  protected readonly poured = linkedSignal<string | undefined, Readonly<Record<string, number>>>({
-    source: this.coatId,
-    computation: () => ({}),
-  });
-
-  /** what was weighed of it beyond its amounts */
-  protected readonly weighed = linkedSignal<string | undefined, WeighedUp>({
-    source: this.coatId,
-    computation: () => NOTHING_WEIGHED,
-  });
+  /** what was typed or weighed in place of the plan, by what is measured */
+  protected readonly poured = whileLaying(
+    computed(() => keyOf('poured', this.make(), this.coatId())),
+    z.record(z.string(), z.number().min(0)),
+    {},
+  );
   /** whether anything of it is weighed on a scale that stands here */
   protected readonly weighsIn = computed(() => {
     const [coat, scale] = [this.coat(), this.beside.scale()];
@@ -102,6 +107,12 @@ export class CoatWork {
     const one = coat?.state === 'begun' ? coat : this.lastDone();
     return one && teaches(one.step) ? one : null;
   });
+  /** what was weighed of that coat beyond its amounts */
+  protected readonly weighed = whileLaying<WeighedUp>(
+    computed(() => keyOf('weighed', this.make(), this.weighsUp()?.step.coat)),
+    weighedUpSchema,
+    NOTHING_WEIGHED,
+  );
   protected readonly lastDone = computed(() => this.bench().coats.findLast(({ state }) => state === 'done') ?? null);
   /** resin that may have set, and nobody said so yet */
   protected readonly mayHaveSet = computed(() => {
@@ -183,9 +194,10 @@ export class CoatWork {
     if (!deed || !coat) return;
     const { coat: id } = coat.step;
     if (deed.what === 'begun') return this.open.write({ what: 'begun', coat: id });
-    const weighed = weighedEntry(coat.step, this.weighed());
-    this.open.write({ what: 'done', coat: id, poured: this.poured() }, () => {
-      if (weighed) this.open.write(weighed);
+    const [poured, weighed] = [this.poured(), coat.state === 'begun' ? weighedEntry(coat.step, this.weighed()) : null];
+    this.open.write({ what: 'done', coat: id, poured }, () => {
+      keepHere(keyOf('poured', this.make(), id), null);
+      if (weighed) this.open.write(weighed, () => this.weighed.set(NOTHING_WEIGHED));
     });
   }
 

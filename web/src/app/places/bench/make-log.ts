@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { countText, gramText, temperatureText } from '@aurantia/core';
-import { amountRead, reallyPoured, type LogEntryOf, type LogEntry, type Make } from '@aurantia/core/make';
+import { temperatureText } from '@aurantia/core';
+import { amountRead, reallyPoured, weighedText, type LogEntry, type Make } from '@aurantia/core/make';
 import { BUTTONS } from '../../parts/buttons';
 import { WorkshopMemory } from '../../services/workshop';
 import { WorkshopTime } from '../../services/workshop-time';
@@ -8,7 +8,7 @@ import type { LoggedMake } from '../../services/makes';
 import { MadeAgain } from './made-again';
 import { MakePhotosStrip } from './make-photos';
 import { MakeScore } from './make-score';
-import { momentText } from './moment-text';
+import { momentText } from '../../parts/moment-text';
 
 interface Row {
   readonly id: string;
@@ -22,14 +22,6 @@ interface Row {
     readonly really: string;
     readonly other: boolean;
   }[];
-}
-
-function weighedText({ cup, pot, drops }: LogEntryOf<'weighed'>): string {
-  return [
-    ...(cup ? [`the cup ${gramText(cup.before)} before and ${gramText(cup.after)} after`] : []),
-    ...(pot === undefined ? [] : [`${gramText(pot)} left in the pot`]),
-    ...(drops ? [`${countText(drops.count, 'drop')} ${gramText(drops.grams)}`] : []),
-  ].join('; ');
 }
 
 /** What happened to a cup, line by line, the latest first: planned beside what it really was. */

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { MatDialog } from '@angular/material/dialog';
-import type { MakePhoto, MakePhotos } from '@aurantia/core/make';
+import { farthestOff, type MakePhoto, type MakePhotos } from '@aurantia/core/make';
 import type { Observable } from 'rxjs';
 import { BUTTONS } from '../../parts/buttons';
 import { FileField } from '../../parts/fields/file-field';
@@ -8,7 +8,7 @@ import { MakePhotosMemory } from '../../services/make-photos';
 import type { LoggedMake } from '../../services/makes';
 import { Notices } from '../../services/notices';
 import { WorkshopTime } from '../../services/workshop-time';
-import { momentText } from './moment-text';
+import { momentText } from '../../parts/moment-text';
 
 /** Photos of a make: added, laid beside the plan and earlier makes, taken away. */
 @Component({
@@ -148,8 +148,7 @@ export class MakePhotosStrip {
   }
 }
 
-/** The place that is farthest off, of those that are seen well. */
 function worst({ reading }: MakePhoto): string {
-  const [most] = [...(reading?.places ?? [])].sort((one, other) => other.off - one.off);
+  const most = reading && farthestOff(reading);
   return most ? `${most.name} is farthest off, ΔE ${most.off.toFixed(1)} ± ${most.spread.toFixed(1)}` : 'nothing seen';
 }

@@ -5,7 +5,7 @@ import type { Bench, BenchCoat, Make } from '@aurantia/core/make';
 import { BUTTONS } from '../../parts/buttons';
 import { Switch } from '../../parts/fields/switch';
 import { WorkshopTime } from '../../services/workshop-time';
-import { momentText } from './moment-text';
+import { momentText } from '../../parts/moment-text';
 
 /** The coats of a make along a rule, each with the moment it was done at, or is due. */
 @Component({

@@ -8,7 +8,7 @@ import { Makes, type LoggedMake } from '../../services/makes';
 import { Notices } from '../../services/notices';
 import { WorkshopMemory } from '../../services/workshop';
 import { WorkshopTime } from '../../services/workshop-time';
-import { momentText } from './moment-text';
+import { momentText } from '../../parts/moment-text';
 
 const NOTHING: { readonly room: readonly RoomMoment[]; readonly repeats: Repeats } = { room: [], repeats: [] };
 

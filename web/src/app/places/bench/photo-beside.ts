@@ -1,14 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, signal, viewChild } from '@angular/core';
 import { MAT_DIALOG_DATA, MatDialogModule } from '@angular/material/dialog';
-import { deltaE2000, differenceWords, frontAngle, type Lab } from '@aurantia/core';
-import type { CupHandles, PicturePoint } from '@aurantia/core/cup-photo';
-import type { Make, MakePhoto } from '@aurantia/core/make';
+import { differenceWords, frontAngle } from '@aurantia/core';
+import { startingHandles, type CupHandles, type PicturePoint } from '@aurantia/core/cup-photo';
+import type { Make, MakePhoto, PlaceBeside } from '@aurantia/core/make';
 import { BUTTONS } from '../../parts/buttons';
 import { Choice } from '../../parts/fields/choice';
 import { Slider } from '../../parts/fields/slider';
 import { MakePhotosMemory } from '../../services/make-photos';
 import { Notices } from '../../services/notices';
-import type { PlaceBeside } from '../../workers/cup-photo-request';
 import { PhotoPoint } from './photo-point';
 
 export interface BesideAsked {
@@ -64,15 +63,12 @@ export class PhotoBeside {
     return [rimLeft, rimRight, footRight, footLeft].map(([x, y]) => `${x},${y}`).join(' ');
   });
   protected readonly rows = computed(() =>
-    (this.read() ?? [])
-      .filter(({ share }) => share > 0.005)
-      .map((place) => ({
-        ...place,
-        offs: `ΔE ${place.off.toFixed(1)} ± ${place.spread.toFixed(1)}`,
-        // What is within what the photo can't tell is no difference that was found.
-        says: place.off < 2 * place.spread ? 'no more than the photo can’t tell' : differenceWords(place.off).word,
-        before: this.besideBefore(place),
-      })),
+    (this.read() ?? []).map((place) => ({
+      ...place,
+      offs: offText(place),
+      says: place.telling ? differenceWords(place.off).word : 'no more than the photo can’t tell',
+      before: place.other ? `${offText(place.other)} from make ${place.other.number}` : '',
+    })),
   );
 
   protected move(point: Point, [x, y]: PicturePoint): void {
@@ -84,6 +80,8 @@ export class PhotoBeside {
 
   protected look(): void {
     const { photo, make } = this.asked;
+    if (this.image().nativeElement.naturalWidth === 0)
+      return this.refused.set('The picture isn’t here, or not yet. Wait a moment; if it stays away, add the photo again.');
     const canvas = new OffscreenCanvas(photo.width, photo.height);
     const context = canvas.getContext('2d', { willReadFrequently: true });
     if (!context) return this.refused.set('This browser can’t look at pictures. Use another one.');
@@ -98,6 +96,7 @@ export class PhotoBeside {
       handles,
       card: { at: card, is: this.is() },
       faces: this.faces(),
+      others: this.asked.others,
     };
     this.photos.read(request).subscribe({
       next: ({ places, unseen }) => {
@@ -130,33 +129,15 @@ export class PhotoBeside {
     });
   }
 
-  /** The same place of the latest earlier make that was read. */
-  private besideBefore({ id, lab, spread }: PlaceBeside): string {
-    for (const { number, reading } of this.asked.others) {
-      const before = reading?.places.find((place) => place.id === id);
-      if (!before) continue;
-      const off = deltaE2000(lab, before.lab as Lab);
-      return `ΔE ${off.toFixed(1)} ± ${Math.hypot(spread, before.spread).toFixed(1)} from make ${number}`;
-    }
-    return '';
-  }
-
-  /** Where they were left; else a cup of this one's shape in the middle. */
+  /** Where they were left; else where a cup of this one's shape usually stands. */
   private start(): Readonly<Record<Point, PicturePoint>> {
     const { photo, make } = this.asked;
-    if (photo.reading) return { ...photo.reading.handles, card: photo.reading.card.at };
-    const { stations } = make.design.cup;
-    const rim = stations[stations.length - 1];
-    const tall = 0.66 * photo.height;
-    const wide = (circumference: number) => (tall * circumference) / Math.PI / rim.height / 2;
-    const [middle, top, foot] = [photo.width / 2, 0.17 * photo.height, 0.83 * photo.height];
-    const [above, below] = [wide(rim.circumference), wide(stations[0].circumference)];
-    return {
-      rimLeft: [middle - above, top],
-      rimRight: [middle + above, top],
-      footLeft: [middle - below, foot],
-      footRight: [middle + below, foot],
-      card: [0.12 * photo.width, 0.5 * photo.height],
-    };
+    const { handles, card } = photo.reading
+      ? { handles: photo.reading.handles, card: photo.reading.card.at }
+      : startingHandles(make.design.cup.stations, photo);
+    return { ...handles, card };
   }
 }
+
+const offText = ({ off, spread }: { readonly off: number; readonly spread: number }): string =>
+  `ΔE ${off.toFixed(1)} ± ${spread.toFixed(1)}`;

@@ -1,12 +1,29 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, model, signal, untracked } from '@angular/core';
-import { gramText, tidy } from '@aurantia/core';
-import { nextPour, pourState, weighable, type MakeStep } from '@aurantia/core/make';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  linkedSignal,
+  model,
+  untracked,
+} from '@angular/core';
+import { gramText, type Devices } from '@aurantia/core';
+import {
+  DRAWN,
+  isNought,
+  isPoured,
+  nextPour,
+  pourStand,
+  weighable,
+  weighedIn,
+  type MakeStep,
+  type PourPhase,
+} from '@aurantia/core/make';
 import { BUTTONS } from '../../parts/buttons';
 import { Beside } from '../../services/beside';
 import { SimulatedHands } from './simulated-hands';
-
-/** g either side of nothing that a tared scale may show. */
-const NOUGHT = 0.15;
 
 /** Pours one part after the other against what it should weigh; each is taken once the scale lies still, and the next follows it. */
 @Component({
@@ -25,53 +42,20 @@ export class WeighIn {
   protected readonly target = computed(() => nextPour(this.step(), this.poured()));
   /** what is poured next, as long as it is the same */
   private readonly key = computed(() => this.target()?.key ?? null);
-  /** the part for which the scale came to nought: before that, what it shows is of the one before */
-  private readonly tared = signal<string | null>(null);
-  protected readonly grams = computed(() => {
-    const says = this.beside.scale()?.says;
-    return says?.says === 'weight' ? says.grams : null;
-  });
-  protected readonly shown = computed(() => this.grams()?.toFixed(1) ?? 'nothing');
-  private readonly steady = computed(() => {
-    const says = this.beside.scale()?.says;
-    return says?.says === 'weight' && says.steady;
-  });
-  protected readonly ready = computed(() => this.key() !== null && this.tared() === this.key());
-  protected readonly state = computed(() => {
-    const [target, grams] = [this.target(), this.grams()];
-    return target && grams !== null && this.ready() ? pourState(target.grams, grams) : null;
-  });
-  /** share of the target that is in, as it is drawn */
-  protected readonly full = computed(() => {
-    const [target, grams] = [this.target(), this.grams()];
-    return target && grams !== null && this.ready() ? Math.min(1.15, Math.max(0, grams / target.grams)) : 0;
-  });
+  /** how the part that is poured now is weighed */
+  private readonly phase = linkedSignal<string | null, PourPhase>({ source: this.key, computation: () => 'waits' });
+  /** something lay in the pot when the scale was last heard */
+  private lay = false;
+  protected readonly stand = computed(() => pourStand(this.target(), this.scale(), this.phase()));
+  private readonly scale = computed(() => this.beside.scale() ?? AWAY);
+  /** height of what is in, of the pot's, as it is drawn */
+  protected readonly high = computed(() => (100 * this.stand().full) / DRAWN);
+  protected readonly shown = computed(() => this.stand().grams?.toFixed(1) ?? null);
+  /** with something in the pot, nought would forget it */
+  protected readonly tares = computed(() => this.beside.weighs() && !isPoured(this.scale()));
   protected readonly reads = computed(() => {
     const target = this.target();
     return target && { grams: gramText(target.grams), planned: target.planned === null ? null : gramText(target.planned) };
-  });
-  protected readonly says = computed(() => {
-    const scale = this.beside.scale();
-    if (!scale || scale.reach !== 'here' || !scale.says)
-      return 'The scale can’t be reached. Plug it in again; or type what was poured under “Used another amount”.';
-    if (scale.says.says === 'overload') return 'That is more than the scale carries. Take something off it.';
-    const { grams } = scale.says;
-    const target = this.target();
-    if (!target) return 'All of it is weighed in.';
-    if (!this.ready()) return 'Put the pot on; the scale is set to nought.';
-    if (grams < -NOUGHT) return `The scale is ${gramText(-grams)} below nought: put the pot back, or set it to nought again.`;
-    switch (pourState(target.grams, grams)) {
-      case 'empty':
-        return `Pour ${gramText(target.grams)}.`;
-      case 'pouring':
-        return `${gramText(target.grams - grams)} to go.`;
-      case 'nearly':
-        return `Slowly now: ${gramText(target.grams - grams)} to go.`;
-      case 'there':
-        return 'Stop. Let it lie still.';
-      case 'over':
-        return `${gramText(grams - target.grams)} over. Let it lie still: what comes next follows it.`;
-    }
   });
   /** parts that are in, with what they weighed */
   protected readonly done = computed(() => {
@@ -84,36 +68,45 @@ export class WeighIn {
         reads: gramText(poured[key] * (gramsPerMl ?? 1)),
       }));
   });
-  protected readonly takeable = computed(() => this.ready() && this.steady() && (this.grams() ?? 0) > NOUGHT);
 
   constructor() {
-    // Each part begins at nought: the scale is asked for it once, and believed when it shows it.
     effect(() => {
-      if (this.key() !== null && this.beside.weighs()) untracked(() => this.beside.tare());
+      const [key, scale] = [this.key(), this.scale()];
+      untracked(() => this.heard(key, scale));
     });
     effect(() => {
-      const [key, grams] = [this.key(), this.grams()];
-      if (key !== null && grams !== null && Math.abs(grams) <= NOUGHT && this.steady()) this.tared.set(key);
+      // Each part begins at nought: the scale is asked for it, and believed once it shows it.
+      if (this.key() !== null && this.beside.weighs() && this.phase() === 'waits') untracked(() => this.beside.tare());
     });
     effect(() => {
-      const state = this.state();
-      if ((state === 'there' || state === 'over') && this.steady()) untracked(() => this.take());
+      if (this.stand().takes) untracked(() => this.take());
     });
   }
 
   /** Takes what lies on the scale as what was poured. */
   protected take(): void {
-    const [target, grams] = [this.target(), this.grams()];
-    if (!target || grams === null || !this.takeable()) return;
-    const perMl = this.step().amounts.find(({ key }) => key === target.key)?.gramsPerMl ?? 1;
-    this.poured.set({ ...this.poured(), [target.key]: tidy(grams / perMl) });
+    const [target, { grams, takeable }] = [this.target(), this.stand()];
+    if (target && grams !== null && takeable) this.poured.set(weighedIn(this.step(), this.poured(), target.key, grams));
   }
 
   /** From the first part on again, in a clean pot. */
   protected anew(): void {
     const keys = new Set(weighable(this.step()).map(({ key }) => key));
-    this.tared.set(null);
+    this.phase.set('waits');
     this.poured.set(Object.fromEntries(Object.entries(this.poured()).filter(([key]) => !keys.has(key))));
-    this.beside.tare();
+  }
+
+  /** A scale that was lost in the middle of a part may have begun at another nought: what it shows is asked about then. */
+  private heard(key: string | null, scale: Devices['scale']): void {
+    if (key === null) return;
+    if (scale.reach !== 'here') {
+      if (this.phase() === 'weighs') this.phase.set(this.lay ? 'was away' : 'waits');
+      return;
+    }
+    if (this.phase() === 'waits' && isNought(scale)) this.phase.set('weighs');
+    this.lay = this.phase() !== 'waits' && isPoured(scale);
   }
 }
+
+/** As long as nothing is heard of it. */
+const AWAY: Devices['scale'] = { reach: 'looking', simulated: false, says: null };

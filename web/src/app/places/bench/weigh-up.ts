@@ -1,17 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, model, output } from '@angular/core';
 import type { LogEntryOf, MakeStep } from '@aurantia/core/make';
+import * as z from 'zod';
 import { BUTTONS } from '../../parts/buttons';
 import { NumberField } from '../../parts/fields/number-field';
 import { Beside } from '../../services/beside';
 
+const figure = z.number().nullable();
+
 /** What is weighed of a coat beyond its amounts, g; null where it wasn't. */
-export interface WeighedUp {
-  readonly before: number | null;
-  readonly after: number | null;
-  readonly pot: number | null;
-  readonly count: number | null;
-  readonly drops: number | null;
-}
+export const weighedUpSchema = z
+  .strictObject({ before: figure, after: figure, pot: figure, count: figure, drops: figure })
+  .readonly();
+export type WeighedUp = z.infer<typeof weighedUpSchema>;
 export const NOTHING_WEIGHED: WeighedUp = { before: null, after: null, pot: null, count: null, drops: null };
 
 const dripped = ({ amounts }: MakeStep) => amounts.find(({ unit }) => unit === 'drop');

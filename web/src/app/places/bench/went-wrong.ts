@@ -6,7 +6,7 @@ import { TextField } from '../../parts/fields/text-field';
 import { Tick } from '../../parts/fields/tick';
 import { WorkshopMemory } from '../../services/workshop';
 import { WorkshopTime } from '../../services/workshop-time';
-import { momentText } from './moment-text';
+import { momentText } from '../../parts/moment-text';
 import { OpenMake } from './open-make';
 
 const names: Readonly<Record<Mishap, string>> = {

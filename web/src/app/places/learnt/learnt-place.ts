@@ -1,12 +1,21 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { countText, learntFigure, learntTitle, learntUnit, percentText, readingText, type NamedLearnt } from '@aurantia/core';
+import {
+  countText,
+  learntFigure,
+  learntTitle,
+  learntUnit,
+  percentText,
+  rangeOf,
+  readingText,
+  type NamedLearnt,
+} from '@aurantia/core';
 import { BUTTONS } from '../../parts/buttons';
 import { CurveChart, type Curve } from '../../parts/curve/curve';
 import { LearntMemory } from '../../services/learnt';
 import { WorkshopMemory } from '../../services/workshop';
 import { WorkshopTime } from '../../services/workshop-time';
-import { momentText } from '../bench/moment-text';
+import { momentText } from '../../parts/moment-text';
 
 /** What weighings taught of glues, bottles, resins and hands, and how sure it made them. */
 @Component({
@@ -66,11 +75,10 @@ function curveOf({ about, course }: NamedLearnt): Curve {
     along: 'weighings',
     up: learntUnit[about],
     points,
-    band: course.map(({ value, spread }, x) => ({
-      x,
-      low: scale * value * Math.exp(-spread),
-      high: scale * value * Math.exp(spread),
-    })),
+    band: course.map((belief, x) => {
+      const [low, high] = rangeOf(belief);
+      return { x, low: scale * low, high: scale * high };
+    }),
     marks: [],
     told: { x: (value) => (Number.isInteger(value) ? String(value) : ''), y: told },
     axis: { y: (value) => String(Number(value.toPrecision(3))) },

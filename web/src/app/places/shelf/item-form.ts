@@ -17,6 +17,7 @@ import {
   withInkSort,
   movementSchema,
   shelfItemSchema,
+  typedByHand,
   withCut,
   type Fault,
   type ItemOf,
@@ -145,8 +146,11 @@ export class ItemForm {
     const item = this.draft();
     const value = typed ?? Number.NaN;
     // With another cut come its usual thickness and share, until the label says otherwise.
-    if (item.kind === 'ink') this.put(changedInk(item, { [path]: value }));
-    else this.put(item.kind === 'glitter' && path === 'flake.cut' ? withCut(item, value) : withFigure(item, path, value));
+    if (item.kind === 'ink') this.put(typedByHand(changedInk(item, { [path]: value }), path));
+    else
+      this.put(
+        item.kind === 'glitter' && path === 'flake.cut' ? withCut(item, value) : typedByHand(withFigure(item, path, value), path),
+      );
   }
 
   /** A jar that is on the shelf is counted anew; one that isn't yet begins with what is typed. */

@@ -33,7 +33,7 @@ import { Word } from '../../../parts/word/word';
                 <small>{{ row.against }}</small>
               }
             </th>
-            <td class="num">{{ row.hold === null ? 'all' : row.hold }}</td>
+            <td class="num">{{ row.hold === null ? 'all' : row.hold.toFixed(2) }}</td>
             <td class="num">
               <b>{{ row.lands | amount: perMl() }}</b>
             </td>
