@@ -38,6 +38,7 @@ const floors = [
     'photo',
     'cup-photo',
     'shelf-table',
+    'sharing',
   ],
   ['make'],
 ];

@@ -19,12 +19,25 @@ import { photosRoutes } from './photos/photos-routes';
 import { shelfRoutes } from './shelf/shelf-routes';
 import { templateRoutes } from './template/template-routes';
 import { clockRoutes } from './workshop/clock-routes';
+import { letIn } from './sharing/let-in';
+import { Outside, USUAL_SHARE_PORT } from './sharing/outside';
+import { SharingHere, type ShareAt } from './sharing/sharing-here';
+import { sharingRoutes } from './sharing/sharing-routes';
 import { workshopRoutes } from './workshop/workshop-routes';
 
 /** The largest thing that is ever sent: a design file with a full shelf. */
 const BODY_LIMIT = 2 * 1024 * 1024;
 /** How long a request may take to arrive, ms; a body that trickles in longer is cut off. */
 const PATIENCE = 20_000;
+
+export interface AppOptions {
+  readonly logged?: boolean;
+  /** ms a request may take to arrive */
+  readonly patience?: number;
+  readonly movableClock?: boolean;
+  /** where devices on the network reach it, once that is switched on */
+  readonly shareAt?: ShareAt;
+}
 
 /**
  * The whole server, not yet listening.
@@ -33,7 +46,12 @@ const PATIENCE = 20_000;
 export async function createApp(
   memory: Memory,
   screens: string | null,
-  { logged = true, patience = PATIENCE, movableClock = false } = {},
+  {
+    logged = true,
+    patience = PATIENCE,
+    movableClock = false,
+    shareAt = { address: null, port: USUAL_SHARE_PORT },
+  }: AppOptions = {},
 ): Promise<FastifyInstance> {
   const app = Fastify({
     logger: logged ? { level: 'warn' } : false,
@@ -50,7 +68,11 @@ export async function createApp(
   app.setSerializerCompiler(serializerCompiler);
   app.removeContentTypeParser('text/plain');
   answerProblems(app);
-  await guard(app);
+  const outside = new Outside(patience);
+  await guard(app, outside);
+  letIn(app, outside, memory.paired);
+  const sharing = new SharingHere(app, outside, memory.paired, shareAt);
+  app.decorate('sharing', sharing);
   await app.register(swagger, { openapi: { info: { title: 'Aurantia', version: '1' } }, transform: jsonSchemaTransform });
   await app.register(designsRoutes, { prefix: '/api/designs', ...memory });
   await app.register(cardRoutes, { prefix: '/api/designs', ...memory });
@@ -62,6 +84,7 @@ export async function createApp(
   await app.register(photosRoutes, { prefix: '/api/photos', ...memory });
   await app.register(devicesRoutes, { prefix: '/api/devices', ...memory });
   await app.register(learntRoutes, { prefix: '/api/learnt', ...memory });
+  await app.register(sharingRoutes, { prefix: '/api/sharing', sharing, paired: memory.paired });
   if (movableClock) await app.register(clockRoutes, { prefix: '/api/clock', ...memory });
   await app.register(workshopRoutes, { prefix: '/api/workshop', ...memory });
   await app.register(backupRoutes, { prefix: '/api/backups', ...memory });
@@ -70,6 +93,7 @@ export async function createApp(
   memory.devices.goBy(await memory.workshop.settings());
   const endRoom = keepRoom(memory);
   app.addHook('onClose', async () => {
+    await sharing.turn(false);
     memory.devices.close();
     await endRoom();
     memory.summaries.close();

@@ -12,6 +12,7 @@ import { MakeChanges } from './makes/make-changes';
 import { MakesStore } from './makes/makes-store';
 import { PhotosStore } from './photos/photos-store';
 import { PalettesStore } from './palettes/palettes-store';
+import { PairedStore } from './sharing/paired-store';
 import { ShelfStore } from './shelf/shelf-store';
 import type { Store } from './store/open-store';
 import { together } from './store/together';
@@ -36,6 +37,8 @@ export interface Memory {
   readonly learnt: LearntStore;
   /** photos of makes */
   readonly photos: PhotosStore;
+  /** devices that were let in from the network */
+  readonly paired: PairedStore;
   /** what stands beside the cup, and what the room was like */
   readonly devices: DevicesHere;
   readonly room: RoomStore;
@@ -77,6 +80,7 @@ export const memoryOf = (
     makeChanges,
     photos: new PhotosStore(store, join(dirname(file), 'photos')),
     learnt: new LearntStore(store),
+    paired: new PairedStore(store),
     devices,
     room: new RoomStore(store),
     clock,

@@ -9,6 +9,7 @@ import { PROGRAM_FOLDER } from '../program-folder';
 import { claimFolder } from '../store/one-program';
 import { closeStore, openStore } from '../store/open-store';
 import { dataFolder, workshopFile } from './data-folder';
+import { shareAndSay, shareAt } from './share';
 import { failed } from './failed';
 
 const SCREENS = join(PROGRAM_FOLDER, 'web', 'dist', 'browser');
@@ -16,7 +17,7 @@ const HOUR = 3_600_000;
 /** ms after the start at which what can wait is done: a maker who has just started it wants to see the cups. */
 const SETTLED = 12_000;
 
-/** `serve [--demo]`: opens the memory, listens on this computer only, prints one address, stops cleanly. */
+/** `serve [--demo] [--share]`: opens the memory, listens on this computer only (with --share on its network too, for devices let in), prints one address, stops cleanly. */
 async function main(): Promise<void> {
   // What this program writes is for the maker's eyes alone.
   process.umask(0o077);
@@ -26,10 +27,13 @@ async function main(): Promise<void> {
   if (process.argv.includes('--demo')) await fillWithDemo(memory);
   const app = await createApp(memory, existsSync(SCREENS) ? SCREENS : null, {
     movableClock: process.env['AURANTIA_CLOCK'] === 'movable',
+    shareAt: shareAt(),
   });
   const address = await listenNear(app, Number(process.env['AURANTIA_PORT'] ?? 4310));
   claim.at(address);
   process.stdout.write(`Aurantia is ready: ${address}\n`);
+  if (process.argv.includes('--share')) await shareAndSay(app.sharing);
+  else if (await memory.paired.shared()) await app.sharing.turn(true);
   let stopping = false;
   const backUp = () => (stopping ? Promise.resolve() : backUpToday(memory, () => stopping));
   const settled = setTimeout(() => void nameUnreadable(memory).then(backUp), SETTLED);

@@ -19,6 +19,7 @@ import * as z from 'zod';
 import { streamEvents } from '../http/event-stream';
 import { byId } from '../http/id-param';
 import type { Memory } from '../memory';
+import { alsoAtTheBench } from '../sharing/audience';
 
 /** Checked as it was kept: to be sent it needn't be a second time. */
 const asItIs = { serializerCompiler: () => (data: unknown) => JSON.stringify(data) };
@@ -56,7 +57,7 @@ export const makesRoutes: FastifyPluginAsyncZod<Memory> = async (
     return room.between(Date.parse(entries.at(0)?.at ?? make.at), until);
   };
 
-  app.get('/', { schema: { querystring: listed, response: { 200: makeLinesSchema } } }, async ({ query }) => ({
+  app.get('/', { config: alsoAtTheBench, schema: { querystring: listed, response: { 200: makeLinesSchema } } }, async ({ query }) => ({
     now: now(),
     ...(await makes.lines(query, now())),
   }));
@@ -69,7 +70,7 @@ export const makesRoutes: FastifyPluginAsyncZod<Memory> = async (
     return reply.code(201).send({ now: now(), make: begun.make, entries: [...begun.entries] });
   });
 
-  app.get('/:id', { ...asItIs, schema: { params: byId, response: { 200: logged } } }, async ({ params }) => {
+  app.get('/:id', { ...asItIs, config: alsoAtTheBench, schema: { params: byId, response: { 200: logged } } }, async ({ params }) => {
     const { make, entries } = await makes.one(params.id);
     return { now: now(), make, entries: [...entries] };
   });
@@ -78,6 +79,7 @@ export const makesRoutes: FastifyPluginAsyncZod<Memory> = async (
     '/:id/entries',
     {
       ...asItIs,
+      config: alsoAtTheBench,
       schema: {
         params: byId,
         body: z.strictObject({ after: z.int().min(0), entry: z.looseObject({ what: z.string() }) }),
@@ -94,13 +96,13 @@ export const makesRoutes: FastifyPluginAsyncZod<Memory> = async (
   );
 
   // What the room was like from the first touch on, for as long as the cup took.
-  app.get('/:id/room', { schema: { params: byId, response: { 200: roomOfMakeSchema } } }, async ({ params }) => {
+  app.get('/:id/room', { config: alsoAtTheBench, schema: { params: byId, response: { 200: roomOfMakeSchema } } }, async ({ params }) => {
     const { make, entries } = await makes.one(params.id);
     return { room: [...(await roomOf(make, entries))] };
   });
 
   // How near this make and the others of its design are to their recipes.
-  app.get('/:id/repeats', { schema: { params: byId, response: { 200: repeatsSchema } } }, async ({ params }) => {
+  app.get('/:id/repeats', { config: alsoAtTheBench, schema: { params: byId, response: { 200: repeatsSchema } } }, async ({ params }) => {
     const { units } = await workshop.settings();
     const { make: asked } = await makes.one(params.id);
     const repeats: Repeats = [];
@@ -112,7 +114,7 @@ export const makesRoutes: FastifyPluginAsyncZod<Memory> = async (
     return { repeats };
   });
 
-  app.get('/:id/file', { ...asItIs, schema: { params: byId } }, async ({ params }, reply) => {
+  app.get('/:id/file', { ...asItIs, config: alsoAtTheBench, schema: { params: byId } }, async ({ params }, reply) => {
     const { make, entries } = await makes.one(params.id);
     return reply
       .header('content-disposition', `attachment; filename="${fileName(make)}.make.json"`)
@@ -120,7 +122,7 @@ export const makesRoutes: FastifyPluginAsyncZod<Memory> = async (
       .send(JSON.stringify(makeFileOf(make, entries)));
   });
 
-  app.get('/:id/log.csv', { schema: { params: byId } }, async ({ params }, reply) => {
+  app.get('/:id/log.csv', { config: alsoAtTheBench, schema: { params: byId } }, async ({ params }, reply) => {
     const { make, entries } = await makes.one(params.id);
     return reply
       .header('content-disposition', `attachment; filename="${fileName(make)}.csv"`)
@@ -135,7 +137,7 @@ export const makesRoutes: FastifyPluginAsyncZod<Memory> = async (
   });
 
   // One stream for all that a bench hears of: a browser keeps few lines to one address open, whatever its windows.
-  app.get('/changes', { schema: { hide: true, querystring: heard } }, (request, reply) => {
+  app.get('/changes', { config: alsoAtTheBench, schema: { hide: true, querystring: heard } }, (request, reply) => {
     streamEvents(request, reply, (send) => {
       const ends = [makeChanges.listen((id) => send({ make: id }))];
       if (request.query.devices) {

@@ -6,6 +6,7 @@ import * as z from 'zod';
 import { byId } from '../http/id-param';
 import { ProblemError } from '../http/problem';
 import type { Memory } from '../memory';
+import { alsoAtTheBench } from '../sharing/audience';
 
 /** The largest file that a camera makes. */
 const MOST_BYTES = 60 * 1024 * 1024;
@@ -19,12 +20,12 @@ const sized = z.object({ size: z.enum(['large', 'small']).default('large') });
 export const photosRoutes: FastifyPluginAsyncZod<Memory> = async (app, { photos, aside, clock, makeChanges }) => {
   app.addContentTypeParser(kinds, { parseAs: 'buffer', bodyLimit: MOST_BYTES }, (_, body, done) => done(null, body));
 
-  app.get('/', { schema: { querystring: asked, response: { 200: makePhotosSchema } } }, ({ query }) => photos.of(query.make));
+  app.get('/', { config: alsoAtTheBench, schema: { querystring: asked, response: { 200: makePhotosSchema } } }, ({ query }) => photos.of(query.make));
 
   // The photo is the body itself: half of one is refused, and nothing is kept of it.
   app.put(
     '/:id',
-    { bodyLimit: MOST_BYTES, schema: { params: photo, querystring: sent, response: { 200: makePhotosSchema } } },
+    { config: alsoAtTheBench, bodyLimit: MOST_BYTES, schema: { params: photo, querystring: sent, response: { 200: makePhotosSchema } } },
     async ({ params, query, body }) => {
       if (!(body instanceof Uint8Array)) throw new ProblemError(415, 'Wrong kind', 'Send the photo itself: a JPEG, PNG or WebP.');
       const kept = await aside.do('photo', { bytes: body });
@@ -35,7 +36,7 @@ export const photosRoutes: FastifyPluginAsyncZod<Memory> = async (app, { photos,
     },
   );
 
-  app.get('/:id', { schema: { params: photo, querystring: sized } }, ({ params, query }, reply) =>
+  app.get('/:id', { config: alsoAtTheBench, schema: { params: photo, querystring: sized } }, ({ params, query }, reply) =>
     reply
       .type('image/jpeg')
       .header('cache-control', 'private, max-age=31536000, immutable')
@@ -44,7 +45,7 @@ export const photosRoutes: FastifyPluginAsyncZod<Memory> = async (app, { photos,
 
   app.put(
     '/:id/reading',
-    { schema: { params: photo, body: photoReadingSchema, response: { 200: makePhotosSchema } } },
+    { config: alsoAtTheBench, schema: { params: photo, body: photoReadingSchema, response: { 200: makePhotosSchema } } },
     async ({ params, body }) => {
       const make = await photos.read(params.id, body);
       makeChanges.tell(make);
@@ -52,7 +53,7 @@ export const photosRoutes: FastifyPluginAsyncZod<Memory> = async (app, { photos,
     },
   );
 
-  app.delete('/:id', { schema: { params: photo, response: { 200: makePhotosSchema } } }, async ({ params }) => {
+  app.delete('/:id', { config: alsoAtTheBench, schema: { params: photo, response: { 200: makePhotosSchema } } }, async ({ params }) => {
     const make = await photos.remove(params.id);
     makeChanges.tell(make);
     return photos.of(make);

@@ -1,3 +1,4 @@
+import type { Sees } from '@aurantia/core/sharing';
 import type { Generated } from 'kysely';
 
 /** Rows as they lie in the file. Documents are JSON text; times are ISO 8601 in UTC. */
@@ -91,6 +92,9 @@ export interface Tables {
   };
   /** what the room was like, ms since 1970 */
   room: { at: number; celsius: number; humidity: number | null };
+  /** devices that were let in from the network; `proof` is the hash of what each of them shows */
+  paired: { id: string; name: string; sees: Sees; proof: string; at: string; seen: string };
+  sharing: { id: 1; shared: 0 | 1 };
   set_aside: { row: Generated<number>; kind: string; id: string; document: string; at: string };
   workshop: { id: 1; settings: string; revision: Generated<number> };
 }

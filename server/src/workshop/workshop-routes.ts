@@ -2,13 +2,14 @@ import { settingsSchema } from '@aurantia/core';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
 import type { Memory } from '../memory';
+import { alsoAtTheBench } from '../sharing/audience';
 import { unreadableSchema } from '../store/unreadable-rows';
 
 const keptSettings = z.object({ document: settingsSchema, revision: z.int() });
 
 /** The workshop's settings, and what of its memory can't be read. */
 export const workshopRoutes: FastifyPluginAsyncZod<Memory> = async (app, { workshop, unreadable, devices }) => {
-  app.get('/', { schema: { response: { 200: keptSettings } } }, () => workshop.kept());
+  app.get('/', { config: alsoAtTheBench, schema: { response: { 200: keptSettings } } }, () => workshop.kept());
   app.put(
     '/',
     {

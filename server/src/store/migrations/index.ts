@@ -6,6 +6,7 @@ import * as palettes from './2026-11-25-palettes';
 import * as photos from './2026-11-29-photos';
 import * as readings from './2026-11-29-readings';
 import * as revisions from './2026-11-26-revisions';
+import * as sharing from './2026-11-29-sharing';
 import * as summaries from './2026-11-26-summaries';
 import * as wordsOfMakes from './2026-11-29-words-of-makes';
 import * as tags from './2026-11-27-tags';
@@ -21,5 +22,6 @@ export const migrations: Record<string, Migration> = {
   '2026-11-28-makes': makes,
   '2026-11-29-photos': photos,
   '2026-11-29-readings': readings,
+  '2026-11-29-sharing': sharing,
   '2026-11-29-words-of-makes': wordsOfMakes,
 };
