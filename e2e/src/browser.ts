@@ -6,8 +6,8 @@ import { Driver as ChromeDriver, Options, ServiceBuilder } from 'selenium-webdri
 
 export type Browser = ChromeDriver;
 
-/** How long a condition may take to come true, ms. */
-const PATIENCE = 45000;
+/** How long a condition may take to come true, ms: long, for where other programs keep every core busy. */
+export const PATIENCE = 100_000;
 /** How long it is left alone between two looks, ms. */
 const OFTEN = 50;
 

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import type { Browser } from './browser';
+import { PATIENCE, type Browser } from './browser';
 
 const axe = readFileSync(createRequire(__filename).resolve('axe-core/axe.min.js'), 'utf8');
 
@@ -16,7 +16,7 @@ export async function violations(browser: Browser, rules: readonly string[] | nu
       browser.executeScript(
         'return document.getAnimations().every((one) => one.playState !== "running") && document.querySelector("mat-snack-bar-container [aria-hidden=true] button") === null && [...document.querySelectorAll("mat-dialog-container")].every((dialog) => dialog.classList.contains("mdc-dialog--open") && [...dialog.querySelectorAll(".mat-mdc-dialog-inner-container")].every((inner) => getComputedStyle(inner).opacity === "1"))',
       ),
-    45000,
+    PATIENCE,
     'the page never comes to rest',
   );
   // As a program of the driver's, not of the page's: the page's own policy would refuse it.

@@ -31,7 +31,15 @@ export class Program {
     const words = ['server/dist/serve.js', ...(this.demo ? ['--demo'] : [])];
     const child = spawn(process.execPath, words, {
       cwd: ROOT,
-      env: { ...process.env, AURANTIA_DATA: this.folder, AURANTIA_PORT: port, AURANTIA_CLOCK: 'movable' },
+      env: {
+        ...process.env,
+        AURANTIA_DATA: this.folder,
+        AURANTIA_PORT: port,
+        AURANTIA_CLOCK: 'movable',
+        // A loopback address of its own stands for the network: a machine without one is tested as well.
+        AURANTIA_SHARE_AT: '127.0.0.2',
+        AURANTIA_SHARE_PORT: '0',
+      },
       stdio: ['ignore', 'pipe', 'inherit'],
     });
     this.child = child;

@@ -3,7 +3,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { By, Key } from 'selenium-webdriver';
 import { makeSchema } from '@aurantia/core/make';
-import { openBrowser, press, reads, resize, tick, type, type Browser } from '../src/browser';
+import { atTheBench } from '../src/at-the-bench';
+import { press, reads, resize, tick, type, type Browser } from '../src/browser';
 import { tooWide, violations } from '../src/fit-and-axe';
 import { photoOf } from '../src/photo-of-make';
 import type { Program } from '../src/program';
@@ -20,32 +21,12 @@ programForAll(
   { graphics: false },
 );
 
-const make = async (design: string): Promise<string> => {
-  await browser.get(`${program.address}/designs/${design}/card`);
-  await reads(browser, 'Rest until cured through');
-  await press(browser, 'Make it');
-  await reads(browser, 'frozen as they are now', 'mat-dialog-container');
-  await press(browser, /^To the bench/, 'mat-dialog-container button');
-  await reads(browser, 'Coat 1 of', 'au-coat-work');
-  return browser.getCurrentUrl();
-};
-const title = () => browser.executeScript<string>('return document.querySelector("au-coat-work h2").innerText');
-/** Begins the coat that is next, and says that it is on. */
-const lay = async (number: number) => {
-  await reads(browser, `Coat ${number} of`, 'au-coat-work');
-  await press(browser, /^Begin/, '.large');
-  await press(browser, 'It is on', '.large');
-};
+const { lay, make, upTo } = atTheBench(
+  () => program,
+  () => browser,
+);
 /** Id of the make of Copper Eaves. */
 let copper: string;
-const upTo = async (says: RegExp, from = 1): Promise<number> => {
-  for (let number = from; ; number += 1) {
-    await reads(browser, `Coat ${number} of`, 'au-coat-work');
-    if (says.test(await title())) return number;
-    await lay(number);
-    await program.wait(600);
-  }
-};
 
 /** What hands do at the simulated scale. */
 const scale = (command: string) => program.send('POST', 'devices/simulated', { device: 'scale', command });
@@ -221,86 +202,4 @@ test('a photo of the cup with a card in it is read beside the plan, place by pla
   for (const [off] of offs) expect(off).toBeLessThan(3);
   await press(browser, 'Done', 'mat-dialog-container button');
   await reads(browser, /read: .* is farthest off, ΔE/, 'au-make-photos');
-});
-
-test('a foot pedal’s key begins and ends a coat, a press too much is undone, and a phone shows all of it', async () => {
-  await make('apiary-noon');
-  await browser.findElement(By.css('body')).sendKeys(Key.PAGE_DOWN);
-  await reads(browser, 'It is on', '.large');
-  await browser.findElement(By.css('body')).sendKeys(Key.PAGE_DOWN);
-  await reads(browser, 'Coat 2 of', 'au-coat-work');
-  await press(browser, /^Undo: /);
-  await reads(browser, 'Coat 1 of', 'au-coat-work');
-  await resize(browser, 390, 844);
-  await browser.wait(async () => (await tooWide(browser)) <= 0, 5000, 'the bench is wider than a phone');
-  await resize(browser, 820, 1180);
-  await browser.wait(async () => (await tooWide(browser)) <= 0, 5000, 'the bench is wider than a tablet');
-  await resize(browser, 1280, 800);
-});
-
-test('what goes wrong is answered at once, a coat is left out for a reason, and a word comes back next time', async () => {
-  await make('thistle-weave');
-  await upTo(/^Glue/);
-  await press(browser, 'Something looks wrong');
-  await press(browser, 'A jar is missing', 'au-went-wrong [role=option]');
-  await reads(browser, /^For .* take /m, 'au-went-wrong .answer');
-  await type(browser, 'In your own words, or why', 'Thinner here');
-  await tick(browser, 'remind me of it at this coat next time');
-  expect(await violations(browser)).toEqual([]);
-  await press(browser, 'Write it down');
-  await reads(browser, 'Thinner here', '.note');
-  await press(browser, 'Something looks wrong');
-  await type(browser, 'In your own words, or why', 'a trial cup');
-  await press(browser, 'Leave this coat out');
-  await reads(browser, 'left out', 'au-make-rail');
-  await press(browser, 'Something looks wrong');
-  await type(browser, 'In your own words, or why', 'it fell');
-  await press(browser, 'Give this cup up');
-  await reads(browser, 'Take it up again', 'au-coat-work');
-  await make('thistle-weave');
-  await upTo(/^Glue/);
-  await reads(browser, 'From make 1: Thinner here', '.note');
-});
-
-test('two windows at one cup: the other one shows at once what was pressed here, and nothing is written twice', async () => {
-  const address = await make('orchard-frost');
-  const other = await openBrowser(false);
-  try {
-    await other.get(address);
-    await reads(other, 'Coat 1 of', 'au-coat-work');
-    await press(browser, 'Begin', '.large');
-    await reads(other, 'It is on', '.large');
-    await press(other, 'It is on', '.large');
-    await reads(browser, 'Coat 2 of', 'au-coat-work');
-  } finally {
-    await other.quit();
-  }
-});
-
-test('a cup that isn’t there is a sentence with a way out, and so is an empty bench’s design without coats', async () => {
-  await browser.get(`${program.address}/bench/none`);
-  await reads(browser, 'This make isn’t here');
-  await press(browser, 'What is on the bench', 'a');
-  await reads(browser, /Coat \d+ of/, 'au-coat-work');
-});
-
-test('a make’s file that is none, or whose make went elsewhere, comes in or says why not', async () => {
-  const folder = mkdtempSync(join(tmpdir(), 'aurantia-make-'));
-  const bring = async (name: string, text: string) => {
-    writeFileSync(join(folder, name), text);
-    await (await browser.findElement(By.css('input[aria-label="File of a make"]'))).sendKeys(join(folder, name));
-  };
-  const address = await make('slate-and-saffron');
-  const id = address.slice(address.lastIndexOf('/') + 1);
-  const file = await (await fetch(`${program.address}/api/makes/${id}/file`)).text();
-  await browser.get(`${program.address}/log`);
-  await reads(browser, /Saffron, make 1/);
-  await bring('words.json', 'Dear diary');
-  await reads(browser, 'This file isn’t JSON.');
-  await bring('other.json', '{"format":"diary"}');
-  await reads(browser, 'This is no make of Aurantia’s.');
-  await bring('copy.json', file.replace(id, '01a5e7f0-0000-7000-8000-000000000001'));
-  await browser.wait(async () => (await browser.getCurrentUrl()).endsWith('0001'), 10000, 'the copy never opens');
-  await reads(browser, 'Coat 1 of', 'au-coat-work');
-  expect(await violations(browser)).toEqual([]);
 });

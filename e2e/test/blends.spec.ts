@@ -2,7 +2,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { By, Key } from 'selenium-webdriver';
-import { choose as chooseIn, kept, named, painted, press, reads, type, valueOf, type Browser } from '../src/browser';
+import { PATIENCE, choose as chooseIn, kept, named, painted, press, reads, type, valueOf, type Browser } from '../src/browser';
 import { stripedPng } from '../src/flat-photo';
 import type { Program } from '../src/program';
 import { programForAll } from '../src/running';
@@ -83,7 +83,7 @@ describe('a jar is found', () => {
     await press(browser, 'Add a glitter');
     await reads(browser, /All others\s+2,?0\d\d/, finder);
     await (await named(browser, `${finder} input`, 'Find a jar')).sendKeys('gravel 1984');
-    await browser.wait(async () => (await first()) === 'Gravel 1984', 45000, 'it is never found');
+    await browser.wait(async () => (await first()) === 'Gravel 1984', PATIENCE, 'it is never found');
     await (await named(browser, `${finder} input`, 'Find a jar')).sendKeys(Key.chord(Key.CONTROL, 'a'), 'Sea Glass');
     await reads(browser, 'Nothing on the shelf is called so.', finder);
     await press(browser, 'Not on the shelf yet: put “Sea Glass” there');

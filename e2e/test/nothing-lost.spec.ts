@@ -1,4 +1,16 @@
-import { kept, menuItem, named, openBrowser, press, reads, type, valueOf, withNamed, type Browser } from '../src/browser';
+import {
+  PATIENCE,
+  kept,
+  menuItem,
+  named,
+  openBrowser,
+  press,
+  reads,
+  type,
+  valueOf,
+  withNamed,
+  type Browser,
+} from '../src/browser';
 import { Program } from '../src/program';
 
 let program: Program;
@@ -45,10 +57,10 @@ async function twoTabs(): Promise<{ mine: string }> {
 test('a change elsewhere is never overwritten: go on with theirs', async () => {
   await twoTabs();
   await press(browser, 'Go on with theirs');
-  await browser.wait(async () => (await name()) === 'Theirs', 45000, 'theirs never shows');
+  await browser.wait(async () => (await name()) === 'Theirs', PATIENCE, 'theirs never shows');
   expect(await stored('peat-fire')).toMatchObject({ revision: 2 });
   await press(browser, 'Undo');
-  await browser.wait(async () => (await name()) === 'Mine', 45000, 'mine is lost');
+  await browser.wait(async () => (await name()) === 'Mine', PATIENCE, 'mine is lost');
 });
 
 test('a change elsewhere is never overwritten: put mine on top', async () => {
@@ -65,7 +77,7 @@ test('a change elsewhere is never overwritten: put mine on top', async () => {
 test('a change elsewhere is never overwritten: keep mine apart', async () => {
   await twoTabs();
   await press(browser, 'Keep mine as a new design');
-  await browser.wait(async () => (await name()) === 'Mine, mine', 45000, 'the copy never opens');
+  await browser.wait(async () => (await name()) === 'Mine, mine', PATIENCE, 'the copy never opens');
   expect(await stored('peat-fire')).toMatchObject({ revision: 2, document: { name: 'Theirs' } });
 });
 
@@ -77,7 +89,7 @@ test('a tab with nothing unsaved follows the other one', async () => {
   await rename('Bramble Weave');
   await reads(browser, 'revision 2, kept');
   await browser.switchTo().window(first);
-  await browser.wait(async () => (await name()) === 'Bramble Weave', 45000, 'the first tab never follows');
+  await browser.wait(async () => (await name()) === 'Bramble Weave', PATIENCE, 'the first tab never follows');
   await reads(browser, 'revision 2, kept');
 });
 
@@ -99,7 +111,7 @@ test('what was typed before a crash is there when the page opens again', async (
   await browser.get('about:blank');
   await program.start();
   await browser.get(`${program.address}/designs/copper-eaves/areas`);
-  await browser.wait(async () => (await name()) === 'Written in the dark', 45000, 'the draft is lost');
+  await browser.wait(async () => (await name()) === 'Written in the dark', PATIENCE, 'the draft is lost');
   await kept(browser);
   expect(await stored('copper-eaves')).toMatchObject({ document: { name: 'Written in the dark' } });
 });
@@ -109,7 +121,11 @@ test('leaving the workspace at once after typing keeps it all the same', async (
   await rename('Gone in a hurry');
   await press(browser, 'Designs', 'nav a');
   await reads(browser, 'Gone in a hurry', '.label');
-  await browser.wait(async () => (await stored('copper-eaves')).document.name === 'Gone in a hurry', 45000, 'it was never sent');
+  await browser.wait(
+    async () => (await stored('copper-eaves')).document.name === 'Gone in a hurry',
+    PATIENCE,
+    'it was never sent',
+  );
 });
 
 test('two designs in one tab keep their saves and their undo apart', async () => {
@@ -119,11 +135,11 @@ test('two designs in one tab keep their saves and their undo apart', async () =>
   );
   await rename('First of two');
   await browser.navigate().back();
-  await browser.wait(async () => (await name()) === 'Peat Fire', 45000, 'the other design never opens');
+  await browser.wait(async () => (await name()) === 'Peat Fire', PATIENCE, 'the other design never opens');
   expect(await withNamed(browser, 'button', 'Undo', (found) => found.isEnabled())).toBe(false);
   await browser.wait(
     async () => (await stored('copper-eaves')).document.name === 'First of two',
-    45000,
+    PATIENCE,
     'the first was never sent',
   );
   expect(await stored('peat-fire')).toMatchObject({ revision: 1, document: { name: 'Peat Fire' } });

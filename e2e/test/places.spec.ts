@@ -1,5 +1,18 @@
 import { By } from 'selenium-webdriver';
-import { kept, menuItem, named, openBrowser, painted, press, reads, takeJar, type, type Browser, valueOf } from '../src/browser';
+import {
+  PATIENCE,
+  kept,
+  menuItem,
+  named,
+  openBrowser,
+  painted,
+  press,
+  reads,
+  takeJar,
+  type,
+  type Browser,
+  valueOf,
+} from '../src/browser';
 import { Program } from '../src/program';
 
 let program: Program;
@@ -193,6 +206,6 @@ describe('the demo’s places', () => {
     await press(browser, 'Done');
     const more = await named(browser, 'button', 'More Quarry Moss');
     await more.click();
-    await browser.wait(async () => (await value('Quarry Moss, ml')) === '5.0', 45000, 'the step isn’t the spoon');
+    await browser.wait(async () => (await value('Quarry Moss, ml')) === '5.0', PATIENCE, 'the step isn’t the spoon');
   });
 });

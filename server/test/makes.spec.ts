@@ -243,3 +243,23 @@ test('makes and their logs are in a backup, and come back from it', async () => 
   expect({ ...(after as Logged), now: 0 }).toEqual({ ...(before as Logged), now: 0 });
   await other.stop();
 });
+
+test('a make is printed whole, also one that was only begun, and one whose photo went from the folder', async () => {
+  const { make } = await begin('peat-fire', { cups: 3, label: 'für Łucja, “rush” <b>' });
+  const sheet = () => server.ask('GET', `/api/makes/${make.id}/sheet.pdf`);
+  const first = await sheet();
+  expect([first.status, first.headers['content-type']]).toEqual([200, 'application/pdf']);
+  expect(String(first.body).startsWith('%PDF-')).toBe(true);
+  for (const [i, { coat }] of make.steps.entries()) {
+    await write(make.id, 2 * i, { what: 'begun', coat });
+    await write(make.id, 2 * i + 1, { what: 'done', coat });
+  }
+  await server.store
+    .insertInto('photo')
+    .values({ id: v7(), make_id: make.id, at: new Date().toISOString(), coat: null, width: 1, height: 1, reading: null })
+    .execute();
+  const whole = await sheet();
+  expect(whole.status).toBe(200);
+  expect(String(whole.body).length).toBeGreaterThan(String(first.body).length);
+  expect((await server.ask('GET', '/api/makes/none/sheet.pdf')).status).toBe(404);
+});

@@ -18,3 +18,5 @@ export * from './expected-places';
 export * from './pour-stand';
 export * from './weighed-text';
 export * from './photo-beside';
+export * from './log-lines';
+export * from './make-sheet';

@@ -4,6 +4,7 @@ import type { HistoryAsked } from '../designs/history-work';
 import type { Summary, SummaryAsked } from '../designs/summary-work';
 import type { Make } from '@aurantia/core/make';
 import type { MakeAsked } from '../makes/make-work';
+import type { SheetAsked } from '../makes/sheet-work';
 import type { KeptPhoto, PhotoAsked } from '../photos/photo-work';
 import type { SamplesAsked } from '../palettes/samples-work';
 import type { Unreadable } from '../store/unreadable-rows';
@@ -15,6 +16,7 @@ export interface Work {
   readonly template: { readonly asked: TemplateAsked; readonly gives: TemplateDrawn };
   readonly samples: { readonly asked: SamplesAsked; readonly gives: Uint8Array };
   readonly make: { readonly asked: MakeAsked; readonly gives: Make };
+  readonly sheet: { readonly asked: SheetAsked; readonly gives: Uint8Array };
   readonly photo: { readonly asked: PhotoAsked; readonly gives: KeptPhoto };
   readonly summary: { readonly asked: SummaryAsked; readonly gives: Summary };
   readonly history: { readonly asked: HistoryAsked; readonly gives: History };

@@ -27,9 +27,7 @@ export async function pages(app: FastifyInstance, { folder }: { folder: string }
     reply
       .type('text/html; charset=utf-8')
       .header('cache-control', 'no-store')
-      .send(
-        page.replaceAll('NONCE_OF_THIS_PAGE', reply.cspNonce.style).replaceAll('ASKING_OF_THIS_PAGE', reply.request.asking),
-      );
+      .send(page.replaceAll('NONCE_OF_THIS_PAGE', reply.cspNonce.style).replaceAll('ASKING_OF_THIS_PAGE', reply.request.asking));
   // The program's own files hold nothing of the workshop: whoever types a code needs them.
   await app.register(async (files) => {
     files.addHook('onRoute', (route) => {

@@ -48,7 +48,7 @@ const fileName = ({ design, number }: Make): string =>
 /** Makes: begin one, see how all stand, write to a log, and hear at once what another window wrote. */
 export const makesRoutes: FastifyPluginAsyncZod<Memory> = async (
   app,
-  { makes, makeChanges, clock, aside, room, devices, workshop },
+  { makes, makeChanges, clock, aside, photos, room, devices, workshop },
 ) => {
   const now = () => clock.now();
   const roomOf = (make: Make, entries: readonly LogEntry[]) => {
@@ -57,10 +57,14 @@ export const makesRoutes: FastifyPluginAsyncZod<Memory> = async (
     return room.between(Date.parse(entries.at(0)?.at ?? make.at), until);
   };
 
-  app.get('/', { config: alsoAtTheBench, schema: { querystring: listed, response: { 200: makeLinesSchema } } }, async ({ query }) => ({
-    now: now(),
-    ...(await makes.lines(query, now())),
-  }));
+  app.get(
+    '/',
+    { config: alsoAtTheBench, schema: { querystring: listed, response: { 200: makeLinesSchema } } },
+    async ({ query }) => ({
+      now: now(),
+      ...(await makes.lines(query, now())),
+    }),
+  );
 
   app.post('/', { ...asItIs, schema: { body: makeWishSchema, response: { 201: logged } } }, async ({ body }, reply) => {
     const number = await makes.nextNumber(body.design);
@@ -70,10 +74,14 @@ export const makesRoutes: FastifyPluginAsyncZod<Memory> = async (
     return reply.code(201).send({ now: now(), make: begun.make, entries: [...begun.entries] });
   });
 
-  app.get('/:id', { ...asItIs, config: alsoAtTheBench, schema: { params: byId, response: { 200: logged } } }, async ({ params }) => {
-    const { make, entries } = await makes.one(params.id);
-    return { now: now(), make, entries: [...entries] };
-  });
+  app.get(
+    '/:id',
+    { ...asItIs, config: alsoAtTheBench, schema: { params: byId, response: { 200: logged } } },
+    async ({ params }) => {
+      const { make, entries } = await makes.one(params.id);
+      return { now: now(), make, entries: [...entries] };
+    },
+  );
 
   app.post(
     '/:id/entries',
@@ -96,23 +104,31 @@ export const makesRoutes: FastifyPluginAsyncZod<Memory> = async (
   );
 
   // What the room was like from the first touch on, for as long as the cup took.
-  app.get('/:id/room', { config: alsoAtTheBench, schema: { params: byId, response: { 200: roomOfMakeSchema } } }, async ({ params }) => {
-    const { make, entries } = await makes.one(params.id);
-    return { room: [...(await roomOf(make, entries))] };
-  });
+  app.get(
+    '/:id/room',
+    { config: alsoAtTheBench, schema: { params: byId, response: { 200: roomOfMakeSchema } } },
+    async ({ params }) => {
+      const { make, entries } = await makes.one(params.id);
+      return { room: [...(await roomOf(make, entries))] };
+    },
+  );
 
   // How near this make and the others of its design are to their recipes.
-  app.get('/:id/repeats', { config: alsoAtTheBench, schema: { params: byId, response: { 200: repeatsSchema } } }, async ({ params }) => {
-    const { units } = await workshop.settings();
-    const { make: asked } = await makes.one(params.id);
-    const repeats: Repeats = [];
-    for (const id of await makes.ofDesign(asked.designId)) {
-      const { make, entries } = await makes.one(id);
-      const { score } = repeatScore(make, entries, await roomOf(make, entries), units) ?? { score: null };
-      repeats.push({ id: make.id, number: make.number, at: make.at, score });
-    }
-    return { repeats };
-  });
+  app.get(
+    '/:id/repeats',
+    { config: alsoAtTheBench, schema: { params: byId, response: { 200: repeatsSchema } } },
+    async ({ params }) => {
+      const { units } = await workshop.settings();
+      const { make: asked } = await makes.one(params.id);
+      const repeats: Repeats = [];
+      for (const id of await makes.ofDesign(asked.designId)) {
+        const { make, entries } = await makes.one(id);
+        const { score } = repeatScore(make, entries, await roomOf(make, entries), units) ?? { score: null };
+        repeats.push({ id: make.id, number: make.number, at: make.at, score });
+      }
+      return { repeats };
+    },
+  );
 
   app.get('/:id/file', { ...asItIs, config: alsoAtTheBench, schema: { params: byId } }, async ({ params }, reply) => {
     const { make, entries } = await makes.one(params.id);
@@ -128,6 +144,16 @@ export const makesRoutes: FastifyPluginAsyncZod<Memory> = async (
       .header('content-disposition', `attachment; filename="${fileName(make)}.csv"`)
       .type('text/csv; charset=utf-8')
       .send(makeLogCsv(make, entries));
+  });
+
+  app.get('/:id/sheet.pdf', { config: alsoAtTheBench, schema: { params: byId } }, async ({ params }, reply) => {
+    const { make, entries } = await makes.one(params.id);
+    const asked = { make, entries, room: await roomOf(make, entries), settings: await workshop.settings(), now: now() };
+    const pdf = await aside.do('sheet', { ...asked, photos: await photos.pictures(make.id) });
+    return reply
+      .type('application/pdf')
+      .header('content-disposition', `inline; filename="${fileName(make)}.pdf"`)
+      .send(Buffer.from(pdf));
   });
 
   app.post('/import', { ...asItIs, schema: { body: makeFileSchema, response: { 201: logged } } }, async ({ body }, reply) => {

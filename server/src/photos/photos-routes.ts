@@ -20,12 +20,18 @@ const sized = z.object({ size: z.enum(['large', 'small']).default('large') });
 export const photosRoutes: FastifyPluginAsyncZod<Memory> = async (app, { photos, aside, clock, makeChanges }) => {
   app.addContentTypeParser(kinds, { parseAs: 'buffer', bodyLimit: MOST_BYTES }, (_, body, done) => done(null, body));
 
-  app.get('/', { config: alsoAtTheBench, schema: { querystring: asked, response: { 200: makePhotosSchema } } }, ({ query }) => photos.of(query.make));
+  app.get('/', { config: alsoAtTheBench, schema: { querystring: asked, response: { 200: makePhotosSchema } } }, ({ query }) =>
+    photos.of(query.make),
+  );
 
   // The photo is the body itself: half of one is refused, and nothing is kept of it.
   app.put(
     '/:id',
-    { config: alsoAtTheBench, bodyLimit: MOST_BYTES, schema: { params: photo, querystring: sent, response: { 200: makePhotosSchema } } },
+    {
+      config: alsoAtTheBench,
+      bodyLimit: MOST_BYTES,
+      schema: { params: photo, querystring: sent, response: { 200: makePhotosSchema } },
+    },
     async ({ params, query, body }) => {
       if (!(body instanceof Uint8Array)) throw new ProblemError(415, 'Wrong kind', 'Send the photo itself: a JPEG, PNG or WebP.');
       const kept = await aside.do('photo', { bytes: body });
@@ -53,9 +59,13 @@ export const photosRoutes: FastifyPluginAsyncZod<Memory> = async (app, { photos,
     },
   );
 
-  app.delete('/:id', { config: alsoAtTheBench, schema: { params: photo, response: { 200: makePhotosSchema } } }, async ({ params }) => {
-    const make = await photos.remove(params.id);
-    makeChanges.tell(make);
-    return photos.of(make);
-  });
+  app.delete(
+    '/:id',
+    { config: alsoAtTheBench, schema: { params: photo, response: { 200: makePhotosSchema } } },
+    async ({ params }) => {
+      const make = await photos.remove(params.id);
+      makeChanges.tell(make);
+      return photos.of(make);
+    },
+  );
 };

@@ -1,5 +1,5 @@
 import { existsSync } from 'node:fs';
-import { mkdir, rename, rm, writeFile } from 'node:fs/promises';
+import { mkdir, readFile, rename, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { makePhotoSchema, type MakePhoto, type PhotoReading } from '@aurantia/core/make';
 import { notFound } from '../http/problem';
@@ -72,6 +72,13 @@ export class PhotosStore {
     const file = this.fileOf(id, size);
     if (!existsSync(file)) throw notFound('photo');
     return file;
+  }
+
+  /** Small pictures of a make, JPEG, the first first; those that went from the folder are passed over. */
+  async pictures(make: string): Promise<Uint8Array[]> {
+    const rows = await this.store.selectFrom('photo').where('make_id', '=', make).orderBy('at').select('id').execute();
+    const files = rows.map(({ id }) => this.fileOf(id, 'small')).filter((file) => existsSync(file));
+    return Promise.all(files.map((file) => readFile(file)));
   }
 
   /** @throws ProblemError 404 */

@@ -44,7 +44,11 @@ export class Outside {
     const addresses = at === null ? networkAddresses() : [at];
     if (addresses.length === 0) throw new NoNetwork();
     const server = createServer(
-      { requestTimeout: this.patience, headersTimeout: this.patience, connectionsCheckingInterval: Math.min(5000, this.patience) },
+      {
+        requestTimeout: this.patience,
+        headersTimeout: this.patience,
+        connectionsCheckingInterval: Math.min(5000, this.patience),
+      },
       (request, reply) => {
         this.through.add(request);
         app.routing(request, reply);

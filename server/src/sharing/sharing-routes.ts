@@ -56,7 +56,8 @@ export const sharingRoutes: FastifyPluginAsyncZod<{ sharing: SharingHere; paired
       schema: { body: z.strictObject({ code: z.string().min(1, 'Type the code.').max(MOST_TYPED, 'That is no code.') }) },
     },
     async ({ body, asking }, reply) => {
-      if (asking === 'here') throw new ProblemError(409, 'Here already', 'This is the workshop’s own computer: it needs no code.');
+      if (asking === 'here')
+        throw new ProblemError(409, 'Here already', 'This is the workshop’s own computer: it needs no code.');
       const tried = await sharing.letIn(body.code);
       if ('shows' in tried) {
         const cookie = serialize(COOKIE, tried.shows, { httpOnly: true, sameSite: 'strict', path: '/', maxAge: KEEPS });

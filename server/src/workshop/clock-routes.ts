@@ -9,7 +9,10 @@ const minutes = z.number().min(-525_600).max(525_600);
 export const clockRoutes: FastifyPluginAsyncZod<Memory> = async (app, { clock, makeChanges }) => {
   app.post(
     '/',
-    { config: { for: 'here' }, schema: { body: z.strictObject({ on: minutes }), response: { 200: z.object({ now: z.number() }) } } },
+    {
+      config: { for: 'here' },
+      schema: { body: z.strictObject({ on: minutes }), response: { 200: z.object({ now: z.number() }) } },
+    },
     async ({ body }) => {
       clock.move(body.on * 60_000);
       // Whoever looks at a bench looks at the clock again.

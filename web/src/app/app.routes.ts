@@ -1,4 +1,5 @@
 import type { Route, Routes } from '@angular/router';
+import { forAll } from './services/asking';
 
 /** A stage of an open design; the others are fetched ahead while one is worked at. */
 const stage = (path: string, loadComponent: Route['loadComponent']): Route => ({ path, loadComponent, data: { ahead: true } });
@@ -7,11 +8,13 @@ export const routes: Routes = [
   { path: '', pathMatch: 'full', redirectTo: 'designs' },
   {
     path: 'designs',
+    canMatch: [forAll],
     title: 'Designs · Aurantia',
     loadComponent: () => import('./places/designs/designs-place').then((m) => m.DesignsPlace),
   },
   {
     path: 'designs/:id',
+    canMatch: [forAll],
     loadComponent: () => import('./design/workspace').then((m) => m.Workspace),
     children: [
       stage('cup', () => import('./design/cup-stage/cup-stage').then((m) => m.CupStage)),
@@ -26,15 +29,27 @@ export const routes: Routes = [
   },
   {
     path: 'shelf',
+    canMatch: [forAll],
     title: 'Shelf · Aurantia',
     loadComponent: () => import('./places/shelf/shelf-place').then((m) => m.ShelfPlace),
   },
   {
     path: 'shelf/palettes',
+    canMatch: [forAll],
     title: 'Palettes · Aurantia',
     loadComponent: () => import('./places/palettes/palettes-place').then((m) => m.PalettesPlace),
   },
-  { path: 'cups', title: 'Cups · Aurantia', loadComponent: () => import('./places/cups/cups-place').then((m) => m.CupsPlace) },
+  {
+    path: 'cups',
+    canMatch: [forAll],
+    title: 'Cups · Aurantia',
+    loadComponent: () => import('./places/cups/cups-place').then((m) => m.CupsPlace),
+  },
+  {
+    path: 'pair',
+    title: 'Let this device in · Aurantia',
+    loadComponent: () => import('./places/pair/pair-place').then((m) => m.PairPlace),
+  },
   {
     path: 'bench',
     title: 'Bench · Aurantia',
@@ -52,6 +67,7 @@ export const routes: Routes = [
   },
   {
     path: 'learnt',
+    canMatch: [forAll],
     title: 'What weighings taught · Aurantia',
     loadComponent: () => import('./places/learnt/learnt-place').then((m) => m.LearntPlace),
   },

@@ -6,6 +6,7 @@ import { temperatureText } from '@aurantia/core';
 import { WorkshopMemory } from './services/workshop';
 import { Notices } from './services/notices';
 import { RoomLight } from './services/room-light';
+import { Asking } from './services/asking';
 import { offerCommands, type Command } from './services/commands';
 import { Icon } from './parts/icons/icon';
 import { BUTTONS } from './parts/buttons';
@@ -16,6 +17,8 @@ const places = [
   { path: '/cups', name: 'Cups', key: 'c' },
   { path: '/bench', name: 'Bench', key: 'b' },
 ] as const;
+/** What a device is shown that was let in to the bench alone. */
+const atTheBench = [places[3], { path: '/log', name: 'Logbook', key: 'l' }] as const;
 
 /** The frame round every place: header, places, and the keys that work everywhere. */
 @Component({
@@ -31,7 +34,8 @@ export class App {
   private readonly injector = inject(Injector);
   private readonly memory = inject(WorkshopMemory);
   private readonly notices = inject(Notices);
-  protected readonly places = places;
+  protected readonly asking = inject(Asking);
+  protected readonly places = this.asking.all ? places : this.asking.who === 'bench' ? atTheBench : [];
   protected readonly room = computed(() => {
     const { celsius, humidity, units } = this.memory.settings();
     return `${temperatureText(celsius, units)} · ${humidity} % in the room`;
@@ -44,7 +48,7 @@ export class App {
   private afterG = false;
 
   constructor() {
-    offerCommands(() => this.commands());
+    offerCommands(() => (this.asking.all ? this.commands() : []));
     this.memory.load();
   }
 
@@ -83,6 +87,9 @@ export class App {
       { group: 'Begin', name: 'Put an ink on the shelf', run: go('/shelf', { kind: 'ink' }) },
       { group: 'Begin', name: 'Put a resin on the shelf', run: go('/shelf', { kind: 'resin' }) },
       { group: 'This workshop', name: 'Units, room and schools', run: () => void this.openSettings() },
+      ...(this.asking.who === 'here'
+        ? [{ group: 'This workshop', name: 'A phone or tablet beside the cup', run: () => void this.openSharing() }]
+        : []),
       { group: 'This workshop', name: 'Kept safe: backups and what was taken away', run: () => void this.openKeptSafe() },
       {
         group: 'This workshop',
@@ -109,6 +116,11 @@ export class App {
     this.injector.get(PracticeDesigns).mistakes();
   }
 
+  private async openSharing(): Promise<void> {
+    const { SharingDialog } = await import('./places/sharing-dialog/sharing-dialog');
+    await this.open(SharingDialog, { width: '620px', maxWidth: '96vw', ariaLabel: 'A phone or tablet' });
+  }
+
   private async openKeptSafe(): Promise<void> {
     const { KeptSafeDialog } = await import('./places/kept-safe/kept-safe');
     await this.open(KeptSafeDialog, { width: '620px', ariaLabel: 'Kept safe' });
@@ -124,11 +136,11 @@ export class App {
   protected key(event: KeyboardEvent): void {
     const target = event.target as HTMLElement;
     if (event.ctrlKey || event.metaKey || event.altKey || target.matches('input, textarea, select, [contenteditable]')) return;
-    const place = places.find(({ key }) => key === event.key);
+    const place = this.places.find(({ key }) => key === event.key);
     if (this.afterG && place) void this.router.navigateByUrl(place.path);
     this.afterG = event.key === 'g';
     if (event.key === '?') void this.openHelp();
-    if (event.key === '.') {
+    if (event.key === '.' && this.asking.all) {
       event.preventDefault();
       void this.openCommands();
     }

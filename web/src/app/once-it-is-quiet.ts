@@ -14,6 +14,14 @@ export class OnceItIsQuiet implements PreloadingStrategy {
 }
 
 const quiet = new Observable<void>((watcher) => {
+  // Not every browser says when it is quiet: those of some tablets don't.
+  if (!('requestIdleCallback' in globalThis)) {
+    const wait = setTimeout(() => {
+      watcher.next();
+      watcher.complete();
+    }, AT_LAST);
+    return () => clearTimeout(wait);
+  }
   const call = requestIdleCallback(
     () => {
       watcher.next();

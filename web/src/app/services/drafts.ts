@@ -7,6 +7,8 @@ const draftSchema = z.object({ parent: z.int(), document: designSchema });
 export type Draft = z.infer<typeof draftSchema>;
 
 const TAB = 'aurantia tab';
+/** Not there in a page that came over the network. */
+const locks: LockManager | undefined = navigator.locks;
 
 /**
  * What was typed and isn't kept yet, in this browser's storage, so that a reload or a crash loses
@@ -33,10 +35,11 @@ export class Drafts {
   /** The draft of this tab, or one left by a tab that is gone, which then becomes this tab's. */
   async take(id: string): Promise<Draft | null> {
     const own = await this.tab;
-    const held = new Set((await navigator.locks.query()).held?.map((lock) => lock.name));
+    // Without locks none can be told to be gone, so that only one's own is taken.
+    const held = locks ? new Set((await locks.query()).held?.map((lock) => lock.name)) : null;
     for (const key of Object.keys(localStorage)) {
       const [name, design, tab] = key.split('/');
-      if (name !== 'aurantia draft' || design !== id || (tab !== own && held.has(`${TAB} ${tab}`))) continue;
+      if (name !== 'aurantia draft' || design !== id || (tab !== own && held?.has(`${TAB} ${tab}`) !== false)) continue;
       const text = localStorage.getItem(key);
       localStorage.removeItem(key);
       const read = draftSchema.safeParse(parsed(text));
@@ -59,8 +62,9 @@ export class Drafts {
 
 /** Holds a lock for as long as the page lives. */
 function hold(name: string): Promise<boolean> {
+  if (!locks) return Promise.resolve(true);
   return new Promise((resolve) => {
-    void navigator.locks.request(name, { ifAvailable: true }, (lock) => {
+    void locks.request(name, { ifAvailable: true }, (lock) => {
       resolve(lock !== null);
       return lock ? new Promise<void>(() => undefined) : undefined;
     });

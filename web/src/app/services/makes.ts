@@ -79,6 +79,10 @@ export class Makes {
   changes(heard?: (devices: Devices) => void): Observable<MakeId> {
     return new Observable((page) => {
       const source = new EventSource(`/api/makes/changes?devices=${heard !== undefined}`);
+      // Broken for good: the browser takes a stream up again by itself where only the line went.
+      source.onerror = () => {
+        if (source.readyState === EventSource.CLOSED) page.error(new StreamEnded());
+      };
       source.onmessage = ({ data }: MessageEvent<string>) => {
         const read = changeSchema.safeParse(JSON.parse(data));
         if (!read.success) return;
@@ -110,6 +114,11 @@ export class Makes {
   private taken(reply: Observable<z.infer<typeof loggedSchema>>): Observable<LoggedMake> {
     return reply.pipe(tap(({ now }) => this.time.set(now)));
   }
+}
+
+/** Nothing more is heard: the program refused to go on. */
+export class StreamEnded extends Error {
+  override readonly name = 'StreamEnded';
 }
 
 /** Whether another window wrote in between: then what it wrote has to be looked at first. */

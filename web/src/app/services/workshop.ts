@@ -14,11 +14,12 @@ import {
   type ShelfKind,
   type Workshop,
 } from '@aurantia/core';
-import { catchError, concatMap, EMPTY, finalize, forkJoin, from, map, switchMap, tap, type Observable } from 'rxjs';
+import { catchError, concatMap, EMPTY, finalize, forkJoin, from, map, of, switchMap, tap, type Observable } from 'rxjs';
 import { formatISO } from 'date-fns';
 import { v7 } from 'uuid';
 import * as z from 'zod';
 import { Api } from './api';
+import { Asking } from './asking';
 import { KeptList } from './kept-list';
 import { Notices } from './notices';
 import { keptElsewhere, keptSchema, OrderedSaving } from './ordered-saving';
@@ -80,6 +81,7 @@ class Cups extends KeptList<Cup> {
 export class WorkshopMemory {
   private readonly api = inject(Api);
   private readonly notices = inject(Notices);
+  private readonly asking = inject(Asking);
   private readonly kept = { shelf: new Shelf(), cups: new Cups() };
   private readonly saving = new OrderedSaving<Settings>((_, document, parent) =>
     this.api.put('workshop', { parent: parent ?? 0, document }, keptSettings),
@@ -99,12 +101,11 @@ export class WorkshopMemory {
   private readonly today = formatISO(new Date(), { representation: 'date' });
 
   load(): void {
-    forkJoin({
-      settings: this.api.get('workshop', keptSettings),
-      shelf: this.kept.shelf.fetch(),
-      gone: this.kept.shelf.fetchGone(),
-      cups: this.kept.cups.fetch(),
-    }).subscribe({
+    if (this.asking.who === 'stranger') return;
+    // At the bench a make has all it needs with it.
+    const { shelf, cups } = this.kept;
+    const kept = this.asking.all ? forkJoin([shelf.fetch(), shelf.fetchGone(), cups.fetch()]) : of(null);
+    forkJoin({ settings: this.api.get('workshop', keptSettings), kept }).subscribe({
       next: ({ settings }) => {
         this.takeSettings(settings);
         this.loaded.set(true);

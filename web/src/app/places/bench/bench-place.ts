@@ -12,8 +12,10 @@ import {
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { Title } from '@angular/platform-browser';
 import { RouterLink } from '@angular/router';
+import { retry, tap } from 'rxjs';
 import { standingText, stateAt } from '@aurantia/core/make';
 import { BUTTONS } from '../../parts/buttons';
+import { Asking } from '../../services/asking';
 import { Beside } from '../../services/beside';
 import { Makes } from '../../services/makes';
 import { RoomLight } from '../../services/room-light';
@@ -24,6 +26,8 @@ import { MakeLog } from './make-log';
 import { MakeRail } from './make-rail';
 import { OpenMake } from './open-make';
 
+/** ms until a stream that was refused is asked for again. */
+const HEARD_AGAIN = 20_000;
 /** Cups that are named over the bench at most. */
 const FIRST = 12;
 
@@ -40,6 +44,7 @@ export class BenchPlace {
   private readonly makes = inject(Makes);
   private readonly time = inject(WorkshopTime);
   private readonly beside = inject(Beside);
+  protected readonly all = inject(Asking).all;
   protected readonly open = inject(OpenMake);
   /** of the make that is open; none on the way in */
   readonly id = input<string>();
@@ -63,10 +68,15 @@ export class BenchPlace {
     this.makes.load();
     this.makes
       .changes((devices) => this.beside.devices.set(devices))
-      .pipe(takeUntilDestroyed())
+      .pipe(
+        // Whoever was let in and isn't any more is told so by what they ask next.
+        tap({ error: () => this.makes.load() }),
+        retry({ delay: HEARD_AGAIN }),
+        takeUntilDestroyed(),
+      )
       .subscribe((changed) => {
         this.makes.load();
-        if (changed === this.id()) this.open.open(changed);
+        if (changed === this.open.logged()?.make.id) this.open.open(changed);
       });
     inject(RoomLight).underLamp(inject(DestroyRef));
     // The first one that wants something is opened, where none is named.

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { temperatureText } from '@aurantia/core';
-import { amountRead, reallyPoured, weighedText, type LogEntry, type Make } from '@aurantia/core/make';
+import { logLines } from '@aurantia/core/make';
 import { BUTTONS } from '../../parts/buttons';
+import { Asking } from '../../services/asking';
 import { WorkshopMemory } from '../../services/workshop';
 import { WorkshopTime } from '../../services/workshop-time';
 import type { LoggedMake } from '../../services/makes';
@@ -9,20 +9,6 @@ import { MadeAgain } from './made-again';
 import { MakePhotosStrip } from './make-photos';
 import { MakeScore } from './make-score';
 import { momentText } from '../../parts/moment-text';
-
-interface Row {
-  readonly id: string;
-  readonly when: string;
-  readonly what: string;
-  readonly says: string;
-  /** planned beside actual */
-  readonly amounts: readonly {
-    readonly name: string;
-    readonly planned: string;
-    readonly really: string;
-    readonly other: boolean;
-  }[];
-}
 
 /** What happened to a cup, line by line, the latest first: planned beside what it really was. */
 @Component({
@@ -34,10 +20,13 @@ interface Row {
       <h2>What happened so far</h2>
       <a matButton="outlined" [href]="'/api/makes/' + logged().make.id + '/file'" download>Save as a file</a>
       <a matButton="outlined" [href]="'/api/makes/' + logged().make.id + '/log.csv'" download>As a table</a>
+      <a matButton="outlined" [href]="'/api/makes/' + logged().make.id + '/sheet.pdf'" target="_blank" rel="noopener">To print</a>
     </div>
     <au-make-score [logged]="logged()" />
     <au-make-photos [logged]="logged()" />
-    <au-made-again [logged]="logged()" />
+    @if (all) {
+      <au-made-again [logged]="logged()" />
+    }
     <ol>
       @for (row of rows(); track row.id) {
         <li>
@@ -79,57 +68,14 @@ interface Row {
 })
 export class MakeLog {
   private readonly memory = inject(WorkshopMemory);
+  protected readonly all = inject(Asking).all;
   private readonly time = inject(WorkshopTime);
   readonly logged = input.required<LoggedMake>();
 
-  protected readonly rows = computed<readonly Row[]>(() => {
+  protected readonly rows = computed(() => {
     const { make, entries } = this.logged();
-    return entries.map((entry) => this.rowOf(make, entry)).reverse();
+    return logLines(make, entries, this.memory.settings())
+      .map((line) => ({ ...line, when: momentText(line.at, this.time.now()) }))
+      .reverse();
   });
-
-  private rowOf(make: Make, entry: LogEntry): Row {
-    const when = momentText(Date.parse(entry.at), this.time.now());
-    const step = 'coat' in entry ? make.steps.find(({ coat }) => coat === entry.coat) : undefined;
-    const title = step?.title ?? '';
-    const row = (what: string, says = '', amounts: Row['amounts'] = []): Row => ({ id: entry.id, when, what, says, amounts });
-    switch (entry.what) {
-      case 'begun':
-        return row(`Begun: ${title}`);
-      case 'done': {
-        const { units } = this.memory.settings();
-        return row(
-          `Done: ${title}`,
-          '',
-          (step?.amounts ?? []).map((amount) => ({
-            name: amount.where === null ? amount.name : `${amount.name}, ${amount.where}`,
-            planned: amountRead(amount, amount.amount, units).figure,
-            really: amountRead(amount, reallyPoured(amount, entry.poured), units).figure,
-            other: amount.key in entry.poured,
-          })),
-        );
-      }
-      case 'weighed':
-        return row(`Weighed: ${title}`, weighedText(entry));
-      case 'set':
-        return row(
-          `Set: ${title}`,
-          `A nail leaves no mark in it, at ${temperatureText(entry.celsius, this.memory.settings().units)}.`,
-        );
-      case 'skipped':
-        return row(`Left out: ${title}`, entry.why);
-      case 'undone':
-        return row(`Undone: ${title}`);
-      case 'note':
-        return row(
-          entry.next ? `For next time${title ? `, at ${title}` : ''}` : `Note${title ? `, at ${title}` : ''}`,
-          entry.text,
-        );
-      case 'mishap':
-        return row(`${entry.says}: ${title}`, entry.answer);
-      case 'given up':
-        return row('Given up', entry.why);
-      case 'taken up':
-        return row('Taken up again');
-    }
-  }
 }

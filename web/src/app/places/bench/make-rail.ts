@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, model } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { countText } from '@aurantia/core';
-import type { Bench, BenchCoat, Make } from '@aurantia/core/make';
+import { makeCalled, type Bench, type BenchCoat, type Make } from '@aurantia/core/make';
 import { BUTTONS } from '../../parts/buttons';
 import { Switch } from '../../parts/fields/switch';
+import { Asking } from '../../services/asking';
 import { WorkshopTime } from '../../services/workshop-time';
 import { momentText } from '../../parts/moment-text';
 
@@ -27,22 +27,22 @@ import { momentText } from '../../parts/moment-text';
       {{ log() ? 'Back to the bench' : 'What happened so far' }}
     </button>
     <a matButton routerLink="/log" class="turn">Logbook</a>
-    <a matButton routerLink="/learnt" class="turn">What weighings taught</a>
+    @if (all) {
+      <a matButton routerLink="/learnt" class="turn">What weighings taught</a>
+    }
   `,
   styleUrl: './make-rail.scss',
 })
 export class MakeRail {
   private readonly time = inject(WorkshopTime);
+  protected readonly all = inject(Asking).all;
   readonly make = input.required<Make>();
   readonly bench = input.required<Bench>();
   /** the log is shown in place of the coat */
   readonly log = model(false);
   readonly rings = model(true);
 
-  protected readonly called = computed(() => {
-    const { number, label, cups } = this.make();
-    return [`make ${number}`, ...(label ? [label] : []), ...(cups > 1 ? [countText(cups, 'cup')] : [])].join(', ');
-  });
+  protected readonly called = computed(() => makeCalled(this.make()));
   protected readonly rows = computed(() =>
     this.bench().coats.map((coat) => ({
       coat: coat.step.coat,

@@ -9,6 +9,7 @@ import { BUTTONS } from '../../parts/buttons';
 import { DateField } from '../../parts/fields/date-field';
 import { FileField } from '../../parts/fields/file-field';
 import { SearchField } from '../../parts/fields/search-field';
+import { Asking } from '../../services/asking';
 import { Makes } from '../../services/makes';
 import { Notices } from '../../services/notices';
 import { WorkshopTime } from '../../services/workshop-time';
@@ -28,6 +29,7 @@ export class LogbookPlace {
   private readonly makes = inject(Makes);
   private readonly time = inject(WorkshopTime);
   private readonly router = inject(Router);
+  protected readonly all = inject(Asking).all;
   private readonly notices = inject(Notices);
 
   protected readonly words = signal('');

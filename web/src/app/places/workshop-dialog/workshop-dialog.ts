@@ -3,6 +3,7 @@ import { MatDialog, MatDialogModule } from '@angular/material/dialog';
 import { faultsOf, settingsSchema, type DeviceAt, type DeviceKind, type Settings, type Units } from '@aurantia/core';
 import { Choice } from '../../parts/fields/choice';
 import { NumberField } from '../../parts/fields/number-field';
+import { Asking } from '../../services/asking';
 import { RoomLight, type LightWish } from '../../services/room-light';
 import { WorkshopMemory } from '../../services/workshop';
 import { Switch } from '../../parts/fields/switch';
@@ -40,11 +41,19 @@ export class WorkshopDialog {
   protected readonly refused = signal<{ field: string; sentence: string } | null>(null);
 
   private readonly dialogs = inject(MatDialog);
+  /** devices are let in at the workshop's own computer alone */
+  protected readonly own = inject(Asking).who === 'here';
 
   /** Where makers disagree, for all designs that don't go their own way. */
   protected async openWays(): Promise<void> {
     const { SchoolsDialog } = await import('../schools-dialog/schools-dialog');
     this.dialogs.open(SchoolsDialog, { width: '680px', maxWidth: '96vw', ariaLabel: 'Ways of this workshop' });
+  }
+
+  protected async openSharing(): Promise<void> {
+    const { SharingDialog } = await import('../sharing-dialog/sharing-dialog');
+    this.dialogs.closeAll();
+    this.dialogs.open(SharingDialog, { width: '620px', maxWidth: '96vw', ariaLabel: 'A phone or tablet' });
   }
 
   protected async openKeptSafe(): Promise<void> {

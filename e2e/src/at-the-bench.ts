@@ -1,0 +1,39 @@
+import { press, reads, type Browser } from './browser';
+import type { Program } from './program';
+
+/** A maker's way at the bench of a running program: from the card to it, and coat by coat. */
+export const atTheBench = (program: () => Program, browser: () => Browser) => {
+  const title = () => browser().executeScript<string>('return document.querySelector("au-coat-work h2").innerText');
+
+  /** Begins the coat that is next, and says that it is on. */
+  const lay = async (number: number): Promise<void> => {
+    await reads(browser(), `Coat ${number} of`, 'au-coat-work');
+    await press(browser(), /^Begin/, '.large');
+    await press(browser(), 'It is on', '.large');
+  };
+
+  return {
+    lay,
+
+    /** Makes a design. @returns the address of its bench */
+    async make(design: string): Promise<string> {
+      await browser().get(`${program().address}/designs/${design}/card`);
+      await reads(browser(), 'Rest until cured through');
+      await press(browser(), 'Make it');
+      await reads(browser(), 'frozen as they are now', 'mat-dialog-container');
+      await press(browser(), /^To the bench/, 'mat-dialog-container button');
+      await reads(browser(), 'Coat 1 of', 'au-coat-work');
+      return browser().getCurrentUrl();
+    },
+
+    /** Lays coats, ten hours between them, up to one whose title says so. @returns its number */
+    async upTo(says: RegExp, from = 1): Promise<number> {
+      for (let number = from; ; number += 1) {
+        await reads(browser(), `Coat ${number} of`, 'au-coat-work');
+        if (says.test(await title())) return number;
+        await lay(number);
+        await program().wait(600);
+      }
+    },
+  };
+};
