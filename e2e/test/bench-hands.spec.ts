@@ -23,6 +23,8 @@ const { make, upTo } = atTheBench(
   () => browser,
 );
 
+const said = () => browser.executeScript<string>('return document.querySelector("au-from-here").innerText');
+
 test('a foot pedal’s key begins and ends a coat, a press too much is undone, and a phone shows all of it', async () => {
   await make('apiary-noon');
   await browser.findElement(By.css('body')).sendKeys(Key.PAGE_DOWN);
@@ -60,6 +62,25 @@ test('what goes wrong is answered at once, a coat is left out for a reason, and 
   await make('thistle-weave');
   await upTo(/^Glue/);
   await reads(browser, 'From make 1: Thinner here', '.note');
+});
+
+test('too little glitter says what stays bare while it is typed, and the resin over it is planned anew and taken by one press', async () => {
+  await make('copper-eaves');
+  await upTo(/^Glitter/);
+  await press(browser, 'Used another amount');
+  for (const jar of ['Quarry Moss, Foot', 'Penny Rain, Eaves', 'Rust Road, Ridge']) await type(browser, jar, '0.2');
+  await reads(browser, /Foot: \d+ % stays bare, \d+ % planned/, 'au-from-here');
+  expect(await violations(browser)).toEqual([]);
+  await press(browser, /^Begin/, '.large');
+  await press(browser, 'It is on', '.large');
+  await reads(browser, 'First resin over the glitter will take', 'au-from-here');
+  await program.wait(600);
+  await upTo(/^First resin/, 5);
+  await reads(browser, /takes [\d.]+ ml of Part A \([\d.]+ ml planned\)/, 'au-from-here');
+  const [, less, planned] = /takes ([\d.]+) ml of Part A \(([\d.]+) ml/.exec(await said()) ?? [];
+  expect(Number(less)).toBeLessThan(Number(planned));
+  await press(browser, 'Take these', 'au-from-here button');
+  await reads(browser, new RegExp(`Part A\\s+${less} ml`), '[aria-label=Amounts]');
 });
 
 test('two windows at one cup: the other one shows at once what was pressed here, and nothing is written twice', async () => {

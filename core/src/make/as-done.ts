@@ -29,16 +29,28 @@ export function asDone(
   entries: readonly LogEntry[],
   now: Pick<Settings, 'units' | 'losses'>,
 ): readonly RecipeChange[] {
-  const { units } = now;
   const { coats } = benchOf(make, entries, 0);
   const done = coats.filter(({ state }) => state === 'done');
-  return [
-    ...coats.filter(({ state }) => state === 'skipped').map(({ step }) => leftOut(step)),
-    ...done.flatMap((coat) => [...filmChange(make, coat, now), ...dropChanges(make, coat)]),
-    ...pourChanges(make, done, units),
-    ...noteChanges(make, entries),
-  ];
+  return [...laidChanges(make, coats, done, now), ...noteChanges(make, entries)];
 }
+
+/** The recipe of a cup that is half made: what is on it as it was really laid, what is still to come as it was planned. */
+export function halfDone(make: Make, coats: readonly BenchCoat[], now: Pick<Settings, 'units' | 'losses'>): Design {
+  const laid = coats.filter(({ state }) => state !== 'skipped');
+  return recipeWith(make, laidChanges(make, coats, laid, now));
+}
+
+/** @param passes the coats whose pours count: what of them wasn't said is as planned */
+const laidChanges = (
+  make: Make,
+  coats: readonly BenchCoat[],
+  passes: readonly BenchCoat[],
+  now: Pick<Settings, 'units' | 'losses'>,
+): readonly RecipeChange[] => [
+  ...coats.filter(({ state }) => state === 'skipped').map(({ step }) => leftOut(step)),
+  ...passes.flatMap((coat) => [...filmChange(make, coat, now), ...dropChanges(make, coat)]),
+  ...pourChanges(make, passes, now.units),
+];
 
 const leftOut = ({ coat, title }: MakeStep): RecipeChange => ({
   id: `${coat}/left-out`,

@@ -18,5 +18,6 @@ export * from './expected-places';
 export * from './pour-stand';
 export * from './weighed-text';
 export * from './photo-beside';
+export * from './from-here';
 export * from './log-lines';
 export * from './make-sheet';

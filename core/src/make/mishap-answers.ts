@@ -9,7 +9,13 @@ import type { Make } from './make';
 
 /** What can be asked at a coat, in the order it is offered. */
 export function likelyMishaps({ step }: BenchCoat): readonly Mishap[] {
-  return [...(step.amounts.length > 0 ? (['spilt', 'jar missing'] as const) : []), 'too late', 'other'];
+  return [
+    ...(step.amounts.length > 0 ? (['spilt', 'jar missing'] as const) : []),
+    ...(step.mix ? (['over-poured'] as const) : []),
+    ...(step.kind === 'glitter' ? (['too much glitter'] as const) : []),
+    'too late',
+    'other',
+  ];
 }
 
 /**
@@ -50,7 +56,7 @@ export function mishapAnswer(
     case 'over-poured':
       return 'Type what it really was under “Used another amount”: the other part follows, so that it cures.';
     case 'too much glitter':
-      return 'Turn the cup over paper and tap it: the glue keeps what it holds, and the rest goes back into its jar.';
+      return 'Turn the cup over paper and tap it: the glue keeps what it holds, and the rest goes back into its jar. Type what was poured under “Used another amount”: it says what stays bare and which colour it becomes.';
     case 'other':
       return 'It is written down. A note “for next time” brings it back at this coat.';
   }

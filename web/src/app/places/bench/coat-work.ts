@@ -29,6 +29,7 @@ import { keepHere } from '../../services/kept-here';
 import { WorkshopMemory } from '../../services/workshop';
 import { WorkshopTime } from '../../services/workshop-time';
 import { countdownText, momentText } from '../../parts/moment-text';
+import { FromHerePane } from './from-here';
 import { whileLaying } from './laying';
 import { OpenMake } from './open-make';
 import { OtherAmounts } from './other-amounts';
@@ -49,7 +50,7 @@ type Aside = 'amounts' | 'weigh-in' | 'weigh-up' | 'wrong' | null;
 /** One coat as it is done: what to do, amounts and times to be read from two metres, and one large button. */
 @Component({
   selector: 'au-coat-work',
-  imports: [BUTTONS, Icon, OtherAmounts, WeighIn, WeighUp, WentWrong],
+  imports: [BUTTONS, FromHerePane, Icon, OtherAmounts, WeighIn, WeighUp, WentWrong],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './coat-work.html',
   styleUrl: './coat-work.scss',
