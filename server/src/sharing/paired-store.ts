@@ -36,14 +36,14 @@ export class PairedStore {
     const [id = '', secret = ''] = shown.split('.');
     const row = await this.store.selectFrom('paired').where('id', '=', id).selectAll().executeTakeFirst();
     if (!row || !timingSafeEqual(Buffer.from(row.proof), Buffer.from(proofOf(secret)))) return null;
-    const { proof: _, ...paired } = row;
-    if (this.now() - Date.parse(paired.seen) > SEEN_AGAIN)
+    const { name, sees, at, seen } = row;
+    if (this.now() - Date.parse(seen) > SEEN_AGAIN)
       await this.store
         .updateTable('paired')
         .where('id', '=', id)
         .set({ seen: new Date(this.now()).toISOString() })
         .execute();
-    return paired;
+    return { id, name, sees, at, seen };
   }
 
   async takeAway(id: string): Promise<void> {

@@ -131,6 +131,7 @@ export class CoatWork {
       name: amount.where === null ? amount.name : `${amount.name}, ${amount.where}`,
       ...amountRead(amount, reallyPoured(amount, poured), units),
       changed: amount.key in poured,
+      planned: amountRead(amount, amount.amount, units).figure,
     }));
   });
   protected readonly needs = computed(() => listText(this.coat()?.step.needs ?? []));
