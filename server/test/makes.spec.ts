@@ -1,6 +1,6 @@
 import { v7 } from 'uuid';
 import type { ShelfItem } from '@aurantia/core';
-import type { LogEntry, Make, MakeLine } from '@aurantia/core/make';
+import type { JarNeed, LogEntry, Make, MakeLine } from '@aurantia/core/make';
 import { newFile, running, type Running } from './memory';
 
 interface Logged {
@@ -262,4 +262,29 @@ test('a make is printed whole, also one that was only begun, and one whose photo
   expect(whole.status).toBe(200);
   expect(String(whole.body).length).toBeGreaterThan(String(first.body).length);
   expect((await server.ask('GET', '/api/makes/none/sheet.pdf')).status).toBe(404);
+});
+
+test('what makes on the bench will take is told jar by jar, less with each coat, and runs out where the shelf has less', async () => {
+  const needs = async (): Promise<readonly JarNeed[]> =>
+    ((await server.ask('GET', '/api/makes/needs')).body as { needs: JarNeed[] }).needs;
+  expect(await needs()).toEqual([]);
+  const { make } = await begin('copper-eaves', { cups: 20 });
+  await begin('copper-eaves');
+  const [first] = await needs();
+  expect(first).toMatchObject({ out: { at: expect.stringMatching(/^Copper Eaves, make \d: /) as string } });
+  expect(first.short).toBeGreaterThan(0);
+  const pour = make.steps.find(({ kind }) => kind === 'glitter');
+  const item = String(pour?.amounts[0].item);
+  const takes = async () => (await needs()).find((one) => one.item === item)?.takes ?? 0;
+  const before = await takes();
+  let after = 0;
+  for (const { coat } of make.steps.slice(0, make.steps.findIndex(({ kind }) => kind === 'glitter') + 1))
+    await write(make.id, after++, { what: 'done', coat });
+  const used = pour?.amounts.filter((one) => one.item === item).reduce((sum, { amount }) => sum + amount, 0) ?? 0;
+  expect(await takes()).toBeCloseTo(before - used, 6);
+  // A workshop of before, or out of a backup, has none of it worked out.
+  await server.store.updateTable('make').set({ needs: null }).execute();
+  expect(await takes()).toBeCloseTo(before - used, 6);
+  await write(make.id, after, { what: 'given up', why: 'enough' });
+  expect(await takes()).toBeLessThan(used);
 });

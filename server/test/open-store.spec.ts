@@ -150,3 +150,19 @@ test('a file with a log left by a killed program, and nothing beside it, is open
   expect(await again.selectFrom('cup').select('id').execute()).toEqual([{ id: 'mug' }]);
   await again.destroy();
 });
+
+test('what is new comes after all that a workshop has been through: one of any day before opens', () => {
+  const landed = [
+    '2026-11-25-first-tables',
+    '2026-11-25-ledger',
+    '2026-11-25-palettes',
+    '2026-11-26-revisions',
+    '2026-11-26-summaries',
+    '2026-11-27-tags',
+    '2026-11-28-makes',
+    '2026-11-29-photos',
+    '2026-11-29-readings',
+    '2026-11-29-words-of-makes',
+  ];
+  expect(Object.keys(migrations).sort().slice(0, landed.length)).toEqual(landed);
+});

@@ -19,5 +19,6 @@ export * from './pour-stand';
 export * from './weighed-text';
 export * from './photo-beside';
 export * from './from-here';
+export * from './stock-needs';
 export * from './log-lines';
 export * from './make-sheet';

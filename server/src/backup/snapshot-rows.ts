@@ -5,6 +5,9 @@ import { bodyOf, type Snapshot } from './snapshot';
 /** How many designs are read at a time, with all that stayed of each: a workshop may hold more than is good to have in hand at once. */
 const AT_A_TIME = 100;
 
+/** What of a make can't be worked out again. */
+const ofMakes = ['id', 'design_id', 'number', 'at', 'name', 'label', 'cups', 'standing', 'over', 'document'] as const;
+
 type Rows = { readonly [Part in keyof Snapshot]: (within: Store) => AsyncGenerator<Snapshot[Part][number]> };
 
 /** What a workshop remembers, row by row, in the order it is written down. */
@@ -38,7 +41,13 @@ export const snapshotRows = {
   palettes: (within) => kept(within, 'palette'),
   async *makes(within) {
     for (let after = ''; ;) {
-      const makes = await within.selectFrom('make').where('id', '>', after).selectAll().orderBy('id').limit(AT_A_TIME).execute();
+      const makes = await within
+        .selectFrom('make')
+        .where('id', '>', after)
+        .select(ofMakes)
+        .orderBy('id')
+        .limit(AT_A_TIME)
+        .execute();
       if (makes.length === 0) return;
       after = makes[makes.length - 1].id;
       const ids = makes.map(({ id }) => id);

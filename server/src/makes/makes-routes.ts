@@ -1,5 +1,7 @@
 import {
   logEntrySchema,
+  jarNeeds,
+  jarNeedsSchema,
   makeFileOf,
   makeFileSchema,
   makeLinesSchema,
@@ -48,7 +50,7 @@ const fileName = ({ design, number }: Make): string =>
 /** Makes: begin one, see how all stand, write to a log, and hear at once what another window wrote. */
 export const makesRoutes: FastifyPluginAsyncZod<Memory> = async (
   app,
-  { makes, makeChanges, clock, aside, photos, room, devices, workshop },
+  { makes, makeChanges, clock, aside, photos, room, devices, shelf, workshop },
 ) => {
   const now = () => clock.now();
   const roomOf = (make: Make, entries: readonly LogEntry[]) => {
@@ -72,6 +74,12 @@ export const makesRoutes: FastifyPluginAsyncZod<Memory> = async (
     const begun = await makes.begin(make);
     makeChanges.tell(make.id);
     return reply.code(201).send({ now: now(), make: begun.make, entries: [...begun.entries] });
+  });
+
+  // What the cups on the bench will take together, and what runs out first.
+  app.get('/needs', { schema: { response: { 200: jarNeedsSchema } } }, async () => {
+    const gone = (await shelf.gone()).map(({ document }) => document);
+    return { needs: [...jarNeeds(await makes.needing(), await shelf.items(), gone)] };
   });
 
   app.get(

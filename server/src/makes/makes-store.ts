@@ -1,6 +1,8 @@
 import {
   logEntrySchema,
   makeSchema,
+  needsOf,
+  needsSchema,
   standingOf,
   takenFrom,
   type LogEntry,
@@ -8,6 +10,7 @@ import {
   type Make,
   type MakeLine,
   type MakeStep,
+  type NeedingMake,
   type Standing,
 } from '@aurantia/core/make';
 import { notFound, ProblemError } from '../http/problem';
@@ -107,6 +110,7 @@ export class MakesStore {
         label: make.label,
         cups: make.cups,
         standing: JSON.stringify(standing),
+        needs: JSON.stringify(needsOf(make, entries)),
         over: overBy(standing),
       })
       .execute();
@@ -157,6 +161,35 @@ export class MakesStore {
     return foundMakes(this.store, wanted, now);
   }
 
+  /** Those on the bench, with what each has still to take from the shelf. */
+  async needing(): Promise<NeedingMake[]> {
+    const rows = await this.store
+      .selectFrom('make')
+      .where('over', '=', ON_THE_BENCH)
+      .select(['id', 'name', 'number', 'label', 'needs'])
+      .orderBy('at')
+      .execute();
+    const needing: NeedingMake[] = [];
+    for (const { id, name, number, label, needs } of rows)
+      needing.push({
+        called: `${name}, ${label || `make ${number}`}`,
+        needs: needs === null ? await this.needsOf(id) : needsSchema.parse(JSON.parse(needs)),
+      });
+    return needing;
+  }
+
+  /** Of a make that came from an earlier program, or out of a backup: worked out once. */
+  private async needsOf(id: string): Promise<NeedingMake['needs']> {
+    const { make, entries } = await this.one(id);
+    const needs = needsOf(make, entries);
+    await this.store
+      .updateTable('make')
+      .set({ needs: JSON.stringify(needs) })
+      .where('id', '=', id)
+      .execute();
+    return needs;
+  }
+
   /**
    * Writes what happened into a make's log; what a done coat took comes off the shelf in the same stroke, and what is undone
    * goes back. An entry that is there already isn't written again.
@@ -185,7 +218,7 @@ export class MakesStore {
       const standing = standingOf(make, all);
       await within
         .updateTable('make')
-        .set({ standing: JSON.stringify(standing), over: overBy(standing) })
+        .set({ standing: JSON.stringify(standing), needs: JSON.stringify(needsOf(make, all)), over: overBy(standing) })
         .where('id', '=', id)
         .execute();
       return { make, entries: all };

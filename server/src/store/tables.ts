@@ -62,6 +62,8 @@ export interface Tables {
     cups: number;
     /** JSON, as a list tells it */
     standing: string;
+    /** JSON, what it has still to take; null until it is worked out */
+    needs: string | null;
     /** 0 on the bench, 1 once all coats are on, 2 once it is given up */
     over: Generated<number>;
   };

@@ -6,12 +6,13 @@ import * as palettes from './2026-11-25-palettes';
 import * as photos from './2026-11-29-photos';
 import * as readings from './2026-11-29-readings';
 import * as revisions from './2026-11-26-revisions';
-import * as sharing from './2026-11-29-sharing';
+import * as needs from './2026-11-30-needs';
+import * as sharing from './2026-11-30-sharing';
 import * as summaries from './2026-11-26-summaries';
 import * as wordsOfMakes from './2026-11-29-words-of-makes';
 import * as tags from './2026-11-27-tags';
 
-/** In the order of their dates; a landed one is never edited. */
+/** In the order of their names; a landed one is never edited, and a new one's name sorts after all of them. */
 export const migrations: Record<string, Migration> = {
   '2026-11-25-first-tables': firstTables,
   '2026-11-25-ledger': ledger,
@@ -22,6 +23,7 @@ export const migrations: Record<string, Migration> = {
   '2026-11-28-makes': makes,
   '2026-11-29-photos': photos,
   '2026-11-29-readings': readings,
-  '2026-11-29-sharing': sharing,
   '2026-11-29-words-of-makes': wordsOfMakes,
+  '2026-11-30-needs': needs,
+  '2026-11-30-sharing': sharing,
 };
