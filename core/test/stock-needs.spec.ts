@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { tidy, type ShelfItem } from '../src';
-import { buyCsv, buyText, jarNeeds, needsOf, takenFrom, type Need } from '../src/make';
+import { buyCsv, buyText, jarNeeds, needsOf, takenFrom, takesText, toBuyText, type Need } from '../src/make';
 import { coatOf, entry, made, upTo } from './made';
 import { demoNames, workshop } from './workshop';
 
@@ -69,9 +69,17 @@ test('what nobody counts is never short; a jar that went from the shelf has noth
 test('the list to buy has what is short and for which cups, as lines and as a table that no sheet takes for a formula', () => {
   const makes = [{ called: 'Copper Eaves, make 1', needs: [need(30.4, 5)] }];
   const needs = jarNeeds(makes, [{ ...jar(10, 15), name: '=Penny Rain' }]);
-  expect(buyText(needs)).toBe('=Penny Rain: 21 ml, 2 full ones (for Copper Eaves, make 1)\n');
+  expect(buyText(needs)).toBe('=Penny Rain: 21 ml (2 full ones), for Copper Eaves, make 1\n');
   const [head, row] = buyCsv(needs).split('\n');
   expect(head).toBe('what,counted in,left,needed,short,full ones to buy,for');
   expect(row).toBe(`"'=Penny Rain",ml,10,30.4,20.4,2,"Copper Eaves, make 1"`);
   expect(buyText(jarNeeds(makes, [jar(100)]))).toBe('');
+});
+
+test('amounts are told as one counts: no more digits than that', () => {
+  const of = (amount: number, left: number | null) =>
+    jarNeeds([{ called: 'a cup', needs: [need(amount, 1)] }], [jar(left, 20)])[0];
+  expect(takesText(of(87.474138208, 180))).toBe('87.5 ml of 180 ml');
+  expect(takesText(of(0.5027, null))).toBe('0.5 ml of a jar that isn’t counted');
+  expect(toBuyText(of(87.474138208, 40))).toBe('48 ml (3 full ones)');
 });

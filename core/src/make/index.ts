@@ -19,6 +19,7 @@ export * from './pour-stand';
 export * from './weighed-text';
 export * from './photo-beside';
 export * from './from-here';
+export * from './jar-need';
 export * from './stock-needs';
 export * from './log-lines';
 export * from './make-sheet';

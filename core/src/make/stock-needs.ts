@@ -4,6 +4,7 @@ import { countedIn, type ShelfItem } from '../stock';
 import { countText, listText, tidy, wouldRun } from '../units';
 import { benchOf } from './bench';
 import type { LogEntry } from './log-entry';
+import type { JarNeed } from './jar-need';
 import type { Make } from './make';
 import { takenFrom } from './taken';
 
@@ -24,26 +25,6 @@ export interface NeedingMake {
   readonly called: string;
   readonly needs: readonly Need[];
 }
-
-/** What all makes on the bench will take of a jar, beside what there is. */
-export const jarNeedSchema = z.strictObject({
-  item: z.string(),
-  name: z.string(),
-  /** ml, or sheets */
-  counted: z.string(),
-  /** null where nobody keeps count */
-  left: z.number().nullable(),
-  takes: z.number(),
-  /** so much isn't there; 0 where it is, or nobody keeps count */
-  short: z.number(),
-  /** how many full ones to buy; null where it isn't known what one holds, or none has to be */
-  jars: z.int().nullable(),
-  by: z.array(z.string()),
-  /** at which coat of which make it runs out, and when that is due, ms since 1970; null where it doesn't */
-  out: z.strictObject({ at: z.string(), due: z.number() }).nullable(),
-});
-export type JarNeed = z.infer<typeof jarNeedSchema>;
-export const jarNeedsSchema = z.object({ needs: z.array(jarNeedSchema) });
 
 /** What a make has still to take from the shelf, coat by coat: nothing once it is done or given up. */
 export function needsOf(make: Make, entries: readonly LogEntry[]): Need[] {
@@ -107,22 +88,38 @@ function jarNeed(jar: ShelfItem, left: number | null, needs: readonly (Need & { 
   };
 }
 
-/** ml are bought by the whole one: nobody sells less. */
-const toBuy = (need: JarNeed): string =>
-  `${Math.ceil(need.short)} ${need.counted}${need.jars === null ? '' : `, ${countText(need.jars, 'full one')}`}`;
+/** So much of a jar as one would count it. */
+const counting = ({ counted }: JarNeed, amount: number): string =>
+  `${Number(amount.toFixed(amount < 1 ? 2 : 1))} ${amount === 1 ? counted.replace(/s$/, '') : counted}`;
+
+/** What is taken beside what there is, in words. */
+export const takesText = (need: JarNeed): string =>
+  `${counting(need, need.takes)} of ${need.left === null ? 'a jar that isn’t counted' : counting(need, need.left)}`;
+
+/** What has to be bought, in whole ml: nobody sells less. */
+export const toBuyText = (need: JarNeed): string =>
+  `${counting(need, Math.ceil(need.short))}${need.jars === null ? '' : ` (${countText(need.jars, 'full one')})`}`;
 
 /** What has to be bought, a line each, to take along. */
 export const buyText = (needs: readonly JarNeed[]): string =>
   needs
     .filter(({ short }) => short > 0)
-    .map((need) => `${need.name}: ${toBuy(need)} (for ${listText(need.by)})\n`)
+    .map((need) => `${need.name}: ${toBuyText(need)}, for ${listText(need.by)}\n`)
     .join('');
 
 /** The same as a table. */
 export function buyCsv(needs: readonly JarNeed[]): string {
   const rows = needs
     .filter(({ short }) => short > 0)
-    .map(({ name, counted, left, takes, short, jars, by }) => [name, counted, left, takes, short, jars ?? '', listText(by)]);
+    .map(({ name, counted, left, takes, short, jars, by }) => [
+      name,
+      counted,
+      left,
+      Number(takes.toFixed(2)),
+      Number(short.toFixed(2)),
+      jars ?? '',
+      listText(by),
+    ]);
   const fields = ['what', 'counted in', 'left', 'needed', 'short', 'full ones to buy', 'for'];
   return `${Papa.unparse({ fields, data: rows }, { escapeFormulae: wouldRun, newline: '\n' })}\n`;
 }

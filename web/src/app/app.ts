@@ -3,6 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, Injector } from '
 import { Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import type { MatDialogConfig } from '@angular/material/dialog';
 import { temperatureText } from '@aurantia/core';
+import { Needs } from './services/needs';
 import { WorkshopMemory } from './services/workshop';
 import { Notices } from './services/notices';
 import { RoomLight } from './services/room-light';
@@ -33,6 +34,7 @@ export class App {
   private readonly router = inject(Router);
   private readonly injector = inject(Injector);
   private readonly memory = inject(WorkshopMemory);
+  private readonly needs = inject(Needs);
   private readonly notices = inject(Notices);
   protected readonly asking = inject(Asking);
   protected readonly places = this.asking.all ? places : this.asking.who === 'bench' ? atTheBench : [];
@@ -40,6 +42,8 @@ export class App {
     const { celsius, humidity, units } = this.memory.settings();
     return `${temperatureText(celsius, units)} · ${humidity} % in the room`;
   });
+  /** of what the cups on the bench take, what won't last, the first first */
+  protected readonly runsOut = computed(() => this.needs.short().at(0) ?? null);
   protected readonly units = computed(() => {
     const { length, amount } = this.memory.units();
     return `${length === 'mm' ? 'mm' : 'in'} · ${{ ml: 'ml', teaspoon: 'tsp', gram: 'g' }[amount]}`;
@@ -75,6 +79,7 @@ export class App {
     const evening = this.light.now() === 'evening';
     return [
       ...places.map(({ path, name, key }) => ({ group: 'Go to', name, keys: `g ${key}`, run: go(path) })),
+      { group: 'Go to', name: 'What the bench will take, and what to buy', run: () => void this.openNeeds() },
       { group: 'Go to', name: 'Palettes', run: go('/shelf/palettes') },
       { group: 'Go to', name: 'Logbook of what was made', run: go('/log') },
       { group: 'Go to', name: 'What weighings taught', run: go('/learnt') },
@@ -114,6 +119,11 @@ export class App {
   private async practise(): Promise<void> {
     const { PracticeDesigns } = await import('./services/practice');
     this.injector.get(PracticeDesigns).mistakes();
+  }
+
+  protected async openNeeds(): Promise<void> {
+    const { NeedsDialog } = await import('./places/needs-dialog/needs-dialog');
+    await this.open(NeedsDialog, { width: '760px', maxWidth: '96vw', ariaLabel: 'What the bench will take' });
   }
 
   private async openSharing(): Promise<void> {

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal, input } from '@angular/core';
 import { ScrollingModule } from '@angular/cdk/scrolling';
+import { MatDialog } from '@angular/material/dialog';
 import { MatMenuModule } from '@angular/material/menu';
 import {
   cutRanges,
@@ -77,6 +78,7 @@ const NEAREST = 12;
 })
 export class ShelfPlace {
   private readonly memory = inject(WorkshopMemory);
+  private readonly dialogs = inject(MatDialog);
   /** from the address: which item to open */
   readonly item = input<string>();
 
@@ -130,6 +132,11 @@ export class ShelfPlace {
     const item = this.open();
     return item?.kind === 'glitter' ? { figures: derivedOf(item), says: restsOn(item) } : null;
   });
+
+  protected async openNeeds(): Promise<void> {
+    const { NeedsDialog } = await import('../needs-dialog/needs-dialog');
+    this.dialogs.open(NeedsDialog, { width: '760px', maxWidth: '96vw', ariaLabel: 'What the bench will take' });
+  }
 
   protected save(): void {
     saveText('shelf.csv', shelfCsv(this.memory.shelf()), 'text/csv');
