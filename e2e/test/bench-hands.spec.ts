@@ -2,6 +2,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { By, Key } from 'selenium-webdriver';
+import { v7 } from 'uuid';
 import { atTheBench } from '../src/at-the-bench';
 import { openBrowser, PATIENCE, press, reads, resize, tick, type, type Browser } from '../src/browser';
 import { tooWide, violations } from '../src/fit-and-axe';
@@ -74,6 +75,16 @@ test('too little glitter says what stays bare while it is typed, and the resin o
   await press(browser, /^Begin/, '.large');
   await press(browser, 'It is on', '.large');
   await reads(browser, 'First resin over the glitter will take', 'au-from-here');
+  await press(browser, /^Caught on the paper/, 'button');
+  await type(browser, 'Eaves', '0.6');
+  await type(browser, 'Ridge', '0.4');
+  expect(await violations(browser)).toEqual([]);
+  await press(browser, 'Put it back', 'au-caught button');
+  await browser.wait(
+    async () => (await browser.findElements(By.css('au-caught'))).length === 0,
+    PATIENCE,
+    'it is never put back',
+  );
   await program.wait(600);
   await upTo(/^First resin/, 5);
   await reads(browser, /takes [\d.]+ ml of Part A \([\d.]+ ml planned\)/, 'au-from-here');
@@ -81,6 +92,19 @@ test('too little glitter says what stays bare while it is typed, and the resin o
   expect(Number(less)).toBeLessThan(Number(planned));
   await press(browser, 'Take these', 'au-from-here button');
   await reads(browser, new RegExp(`Part A\\s+${less} ml`), '[aria-label=Amounts]');
+});
+
+test('the header says what runs out first of what the bench will take, and the list what to buy; leftovers are on the shelf', async () => {
+  await program.send('POST', 'makes', { id: v7(), design: 'copper-eaves', cups: 20 });
+  await browser.get(`${program.address}/shelf`);
+  await reads(browser, 'Leftover of Copper Eaves, Ridge');
+  await press(browser, /runs out: what the bench will take/, 'header button');
+  await reads(browser, /\d ml to buy|full ones?\) to buy/, 'au-needs-dialog');
+  await reads(browser, /runs out at Copper Eaves, make \d+: /, 'au-needs-dialog');
+  expect(await violations(browser)).toEqual([]);
+  await resize(browser, 390, 844);
+  await browser.wait(async () => (await tooWide(browser)) <= 0, PATIENCE, 'the list is wider than a phone');
+  await resize(browser, 1280, 800);
 });
 
 test('two windows at one cup: the other one shows at once what was pressed here, and nothing is written twice', async () => {

@@ -1,6 +1,6 @@
 import { v7 } from 'uuid';
 import type { ShelfItem } from '@aurantia/core';
-import type { JarNeed, LogEntry, Make, MakeLine } from '@aurantia/core/make';
+import type { JarNeed, LogEntry, LogEntryOf, Make, MakeLine } from '@aurantia/core/make';
 import { newFile, running, type Running } from './memory';
 
 interface Logged {
@@ -287,4 +287,30 @@ test('what makes on the bench will take is told jar by jar, less with each coat,
   expect(await takes()).toBeCloseTo(before - used, 6);
   await write(make.id, after, { what: 'given up', why: 'enough' });
   expect(await takes()).toBeLessThan(used);
+});
+
+test('what was caught comes back on the shelf with its make as the reason, and goes again when the coat is undone', async () => {
+  const { make } = await begin('copper-eaves');
+  const at = make.steps.findIndex(({ kind }) => kind === 'glitter');
+  const { coat, amounts } = make.steps[at];
+  let after = 0;
+  for (const step of make.steps.slice(0, at + 1)) await write(make.id, after++, { what: 'done', coat: step.coat });
+  const place = amounts[0].key.split('/')[1];
+  const kept = await write(make.id, after, { what: 'kept', coat, place, ml: 1.5 });
+  expect(kept.status).toBe(200);
+  const { into, jar, gave } = (kept.body as Logged).entries.at(-1) as LogEntryOf<'kept'>;
+  expect([into, gave, await left(jar)]).toEqual([expect.stringContaining('Leftover of Copper Eaves'), 1.5, 1.5]);
+  const { body: ledger } = await server.ask('GET', `/api/shelf/${encodeURIComponent(jar)}/ledger`);
+  expect((ledger as { why: string }[])[0].why).toContain('Copper Eaves, make 1: caught');
+  const again = await write(make.id, after + 1, { what: 'kept', coat, place, ml: 0.5 });
+  expect(((again.body as Logged).entries.at(-1) as LogEntryOf<'kept'>).jar).toBe(jar);
+  expect(await left(jar)).toBe(2);
+  const much = await write(make.id, after + 2, { what: 'kept', coat, place, ml: 900 });
+  expect([much.status, (much.body as { detail: string }).detail]).toEqual([
+    422,
+    expect.stringContaining('no more can be caught'),
+  ]);
+  expect((await write(make.id, after + 2, { what: 'kept', coat, place: 'nowhere', ml: 1 })).status).toBe(422);
+  await write(make.id, after + 2, { what: 'undone', coat });
+  expect(await left(jar)).toBe(0);
 });

@@ -21,5 +21,6 @@ export * from './photo-beside';
 export * from './from-here';
 export * from './jar-need';
 export * from './stock-needs';
+export * from './caught';
 export * from './log-lines';
 export * from './make-sheet';

@@ -39,6 +39,19 @@ export const logEntrySchema = z.discriminatedUnion('what', [
     pot: weight.optional(),
     drops: z.strictObject({ key: z.string().min(1).max(200), count: z.int().min(1).max(5000), grams: weight }).optional(),
   }),
+  /**
+   * What was caught under a place of a coat of glitter, ml, and kept: `into` is what the jar is called, `jar` which it is and `gave`
+   * what its count went up by; the workshop's memory says them.
+   */
+  z.strictObject({
+    what: z.literal('kept'),
+    ...of,
+    place: z.string().min(1).max(200),
+    ml: z.number().positive('Type how much it was.').max(10000, 'That is more than any cup takes.'),
+    into: z.string().max(80).default(''),
+    jar: z.string().max(200).default(''),
+    gave: z.number().min(0).default(0),
+  }),
   /** a nail leaves no mark in it any more; °C it had meanwhile */
   z.strictObject({ what: z.literal('set'), ...of, celsius: z.number().min(-20).max(60) }),
   z.strictObject({ what: z.literal('given up'), ...shared, why }),

@@ -1,6 +1,7 @@
 import type { Settings } from '../design';
 import { temperatureText } from '../units';
 import { amountRead } from './bench-words';
+import { keptText } from './caught';
 import type { LogEntry } from './log-entry';
 import type { Make, MakeStep } from './make';
 import { reallyPoured } from './taken';
@@ -51,10 +52,15 @@ export const logLines = (make: Make, entries: readonly LogEntry[], settings: Pic
   entries.map((entry) => {
     const step = 'coat' in entry ? make.steps.find(({ coat }) => coat === entry.coat) : undefined;
     const amounts = entry.what === 'done' && step ? plannedAndReal(make, step, entry.poured, settings) : [];
-    return { id: entry.id, at: Date.parse(entry.at), ...wordsOf(entry, step?.title ?? '', settings), amounts };
+    return { id: entry.id, at: Date.parse(entry.at), ...wordsOf(entry, step, settings), amounts };
   });
 
-function wordsOf(entry: LogEntry, title: string, { units }: Pick<Settings, 'units'>): { what: string; says: string } {
+function wordsOf(
+  entry: LogEntry,
+  step: MakeStep | undefined,
+  { units }: Pick<Settings, 'units'>,
+): { what: string; says: string } {
+  const title = step?.title ?? '';
   switch (entry.what) {
     case 'begun':
       return { what: `Begun: ${title}`, says: '' };
@@ -62,6 +68,8 @@ function wordsOf(entry: LogEntry, title: string, { units }: Pick<Settings, 'unit
       return { what: `Done: ${title}`, says: '' };
     case 'weighed':
       return { what: `Weighed: ${title}`, says: weighedText(entry) };
+    case 'kept':
+      return { what: `Caught: ${title}`, says: step ? keptText(entry, step, units) : '' };
     case 'set':
       return { what: `Set: ${title}`, says: `A nail leaves no mark in it, at ${temperatureText(entry.celsius, units)}.` };
     case 'skipped':

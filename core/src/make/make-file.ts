@@ -43,9 +43,11 @@ export function makeLogCsv({ steps }: Make, entries: readonly LogEntry[]): strin
             ? `${entry.says} ${entry.answer}`.trim()
             : entry.what === 'weighed'
               ? weighedText(entry)
-              : entry.what === 'set'
-                ? `at ${entry.celsius} °C`
-                : '';
+              : entry.what === 'kept'
+                ? `${entry.ml} ml into ${entry.into}`
+                : entry.what === 'set'
+                  ? `at ${entry.celsius} °C`
+                  : '';
     const line = [entry.at, entry.what, step?.title ?? '', words];
     if (entry.what !== 'done' || !step || step.amounts.length === 0) return [[...line, '', '', '', '']];
     return step.amounts.map((amount) => [

@@ -4,28 +4,19 @@ import {
   needsOf,
   needsSchema,
   standingOf,
-  takenFrom,
   type LogEntry,
-  type LogEntryOf,
   type Make,
   type MakeLine,
-  type MakeStep,
   type NeedingMake,
   type Standing,
 } from '@aurantia/core/make';
 import { notFound, ProblemError } from '../http/problem';
 import { foundMakes, noteWords, type MakesWanted } from './found-makes';
+import { accounted, type LoggedMake } from './make-accounts';
 import { wordsOfEntry, wordsOfMake } from './make-words';
 import { LearntStore } from '../learnt/learnt-store';
-import { ShelfStore } from '../shelf/shelf-store';
 import type { Store } from '../store/open-store';
 import { together } from '../store/together';
-
-/** A make with all that happened to it. */
-export interface LoggedMake {
-  readonly make: Make;
-  readonly entries: readonly LogEntry[];
-}
 
 /* What a row's `over` says. */
 const [ON_THE_BENCH, ALL_ON, GIVEN_UP] = [0, 1, 2] as const;
@@ -207,7 +198,7 @@ export class MakesStore {
           'Another window wrote to this make meanwhile. Nothing was lost: look at what it wrote, then go on.',
           { entries },
         );
-      const kept = await accounted(within, make, entries, entry);
+      const kept = await accounted(within, { make, entries }, entry);
       await within
         .insertInto('make_entry')
         .values({ make_id: id, id: kept.id, at: kept.at, document: JSON.stringify(kept) })
@@ -224,42 +215,4 @@ export class MakesStore {
       return { make, entries: all };
     });
   }
-}
-
-/** An entry as it is kept, once the shelf was counted by it. */
-async function accounted(within: Store, make: Make, entries: readonly LogEntry[], entry: LogEntry): Promise<LogEntry> {
-  if (!('coat' in entry) || entry.coat === null) return entry;
-  const step = make.steps.find(({ coat }) => coat === entry.coat);
-  if (!step) throw new ProblemError(422, 'Not accepted', 'This make has no such coat. Open it anew.');
-  const last = entries.findLast(
-    (one): one is LogEntryOf<'done' | 'undone'> => (one.what === 'done' || one.what === 'undone') && one.coat === entry.coat,
-  );
-  if (entry.what === 'done') {
-    if (last?.what === 'done')
-      throw new ProblemError(409, 'Done already', `${step.title} is done already. Undo it first.`, { entries });
-    return { ...entry, took: await take(within, make, step, entry.poured) };
-  }
-  if (entry.what === 'undone' && last?.what === 'done') {
-    const shelf = new ShelfStore(within);
-    for (const [item, amount] of Object.entries(last.took))
-      await shelf.draw(item, -amount, `${nameOf(make)}: ${step.title}, undone`);
-  }
-  return entry;
-}
-
-const nameOf = ({ design, number }: Make): string => `${design.name.slice(0, 50)}, make ${number}`;
-
-async function take(
-  within: Store,
-  make: Make,
-  step: MakeStep,
-  poured: Readonly<Record<string, number>>,
-): Promise<Record<string, number>> {
-  const shelf = new ShelfStore(within);
-  const took: Record<string, number> = {};
-  for (const { item, amount } of takenFrom(step, poured)) {
-    const really = await shelf.draw(item, amount, `${nameOf(make)}: ${step.title}`.slice(0, 120));
-    if (really > 0) took[item] = really;
-  }
-  return took;
 }

@@ -31,7 +31,11 @@ export interface LoggedMake {
 }
 
 /** An entry without what the workshop's memory adds to it. */
-export type NewEntry = LogEntry extends infer One ? (One extends LogEntry ? Omit<One, 'id' | 'at' | 'took'> : never) : never;
+export type NewEntry = LogEntry extends infer One
+  ? One extends LogEntry
+    ? Omit<One, 'id' | 'at' | 'took' | 'into' | 'jar' | 'gave'>
+    : never
+  : never;
 
 /** Cups that are made: those on the bench, and one that is open. */
 @Injectable({ providedIn: 'root' })

@@ -14,6 +14,7 @@ import { amountText, listText, temperatureText, type CoatId } from '@aurantia/co
 import {
   amountRead,
   benchNotes,
+  caughtOf,
   nextPour,
   reallyPoured,
   type Bench,
@@ -29,6 +30,7 @@ import { keepHere } from '../../services/kept-here';
 import { WorkshopMemory } from '../../services/workshop';
 import { WorkshopTime } from '../../services/workshop-time';
 import { countdownText, momentText } from '../../parts/moment-text';
+import { CaughtPane } from './caught';
 import { FromHerePane } from './from-here';
 import { whileLaying } from './laying';
 import { OpenMake } from './open-make';
@@ -45,12 +47,12 @@ function keyOf(what: 'poured' | 'weighed', { id }: Make, coat: CoatId | undefine
 }
 
 /** What is open beside the deed itself. */
-type Aside = 'amounts' | 'weigh-in' | 'weigh-up' | 'wrong' | null;
+type Aside = 'amounts' | 'caught' | 'weigh-in' | 'weigh-up' | 'wrong' | null;
 
 /** One coat as it is done: what to do, amounts and times to be read from two metres, and one large button. */
 @Component({
   selector: 'au-coat-work',
-  imports: [BUTTONS, FromHerePane, Icon, OtherAmounts, WeighIn, WeighUp, WentWrong],
+  imports: [BUTTONS, CaughtPane, FromHerePane, Icon, OtherAmounts, WeighIn, WeighUp, WentWrong],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './coat-work.html',
   styleUrl: './coat-work.scss',
@@ -115,6 +117,15 @@ export class CoatWork {
     NOTHING_WEIGHED,
   );
   protected readonly lastDone = computed(() => this.bench().coats.findLast(({ state }) => state === 'done') ?? null);
+  /** the coat of glitter that is on, with some of it on the paper that nobody put back yet */
+  protected readonly caught = computed<BenchCoat | null>(() => {
+    const last = this.lastDone();
+    const { entries } = this.open.logged() ?? { entries: [] };
+    if (!last || caughtOf(this.make(), last.step, last.poured).length === 0) return null;
+    const laid = entries.findLastIndex((entry) => entry.what === 'done' && entry.coat === last.step.coat);
+    const back = entries.slice(laid).some((entry) => entry.what === 'kept' && entry.coat === last.step.coat);
+    return back && this.aside() !== 'caught' ? null : last;
+  });
   /** resin that may have set, and nobody said so yet */
   protected readonly mayHaveSet = computed(() => {
     const [last, coat] = [this.lastDone(), this.coat()];

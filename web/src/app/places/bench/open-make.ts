@@ -6,7 +6,7 @@ import { WorkshopMemory } from '../../services/workshop';
 import { WorkshopTime } from '../../services/workshop-time';
 
 /** What changes the shelf, or the settings. */
-const counts: readonly NewEntry['what'][] = ['done', 'undone', 'weighed', 'set'];
+const counts: readonly NewEntry['what'][] = ['done', 'undone', 'weighed', 'set', 'kept'];
 
 /** The make that is open at the bench: its log, how it stands each second, and what is written into it. */
 @Injectable()
