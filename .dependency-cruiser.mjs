@@ -39,6 +39,7 @@ const floors = [
     'cup-photo',
     'shelf-table',
     'sharing',
+    'refit',
   ],
   ['make'],
 ];

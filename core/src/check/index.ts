@@ -13,3 +13,4 @@ export { scuffed } from './rules/scuffed';
 export { glueOnSoftGlue } from './rules/soft-coats';
 export { thickFilm } from './rules/thick-film';
 export { THIN, thinCover } from './rules/thin-cover';
+export { newFindings } from './new-findings';

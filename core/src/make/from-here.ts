@@ -1,4 +1,4 @@
-import type { Finding } from '../check';
+import { newFindings, type Finding } from '../check';
 import { deltaE2000, differenceWords, labOf, reflectanceOf } from '../colour';
 import type { CoatId, Design, Settings } from '../design';
 import { planOf, type Plan } from '../plan';
@@ -75,7 +75,7 @@ export function fromHere(
   return {
     amounts: amountsAnew(make, there, design, standing.at, now.units),
     places: placesAnew(before, after),
-    findings: findingsAnew(before, after),
+    findings: newFindings(before.findings, after.findings).map(({ level, says, why }) => ({ level, says, why })),
   };
 }
 
@@ -120,11 +120,4 @@ function placesAnew(before: Plan, after: Plan): readonly PlaceAnew[] {
     const says = `${name}: ${cover}${differenceWords(deltaE).says} (ΔE ${deltaE.toFixed(1)}).`;
     return [{ name, bare, bareBefore, planned, becomes, deltaE, says }];
   });
-}
-
-function findingsAnew(before: Plan, after: Plan): FromHere['findings'] {
-  const known = new Set(before.findings.map(({ rule, coat, area }) => `${rule}/${coat ?? ''}/${area ?? ''}`));
-  return after.findings
-    .filter(({ level, rule, coat, area }) => level !== 'tip' && !known.has(`${rule}/${coat ?? ''}/${area ?? ''}`))
-    .map(({ level, says, why }) => ({ level, says, why }));
 }

@@ -1,0 +1,2 @@
+export * from './on-cup';
+export * from './refit';
