@@ -1,4 +1,5 @@
-import { kept, menuItem, press, reads, see, type, valueOf, type Browser } from '../src/browser';
+import { kept, menuItem, PATIENCE, press, reads, resize, see, type, valueOf, type Browser } from '../src/browser';
+import { tooWide, violations } from '../src/fit-and-axe';
 import type { Program } from '../src/program';
 import { programForAll } from '../src/running';
 
@@ -20,7 +21,7 @@ const pictures = (many: number) =>
         'const all = [...document.querySelectorAll(".cups img")]; return all.length === arguments[0] && all.every((one) => one.complete && one.naturalWidth > 0)',
         many,
       ),
-    45000,
+    PATIENCE,
     `there aren’t ${many} pictures`,
   );
 
@@ -72,7 +73,7 @@ test('two hundred designs: only those in sight are there, and the last is reache
       browser.executeScript<boolean>(
         'document.querySelector(".place").scrollTop = 1e9; return document.querySelector(".cups").innerText.includes("Thistle Weave")',
       ),
-    45000,
+    PATIENCE,
     'the oldest design never came',
   );
 });
@@ -101,4 +102,21 @@ test('the history says what changed, shows any revision, and brings one back wit
   await press(browser, 'Make it a design of its own');
   await reads(browser, 'Which cup is it?');
   expect(await valueOf(browser, 'Name of the design')).toBe('Copper Eaves, as of 1');
+});
+
+test('a design is seen on another cup, side by side, what doesn’t fit is named, and it is kept as a design of its own', async () => {
+  await browser.get(`${program.address}/designs/slate-and-saffron/cup`);
+  await press(browser, /^See it on another cup/, 'button');
+  await reads(browser, 'All that fitted on Wine cup 350 ml fits here too', 'au-refit-dialog');
+  await press(browser, 'Child’s mug 120 ml', 'au-refit-dialog [role=option]');
+  await reads(browser, 'runs into the handle', 'au-refit-dialog .unfit');
+  await reads(browser, /Slate\s+234\.1 cm², 3\.5 ml a pour\s+81\.3 cm², 1\.5 ml a pour/, 'au-refit-dialog');
+  expect(await violations(browser)).toEqual([]);
+  await resize(browser, 390, 844);
+  await browser.wait(async () => (await tooWide(browser)) <= 0, PATIENCE, 'it is wider than a phone');
+  await resize(browser, 1280, 800);
+  await press(browser, 'Keep it as a design of its own', 'au-refit-dialog button');
+  await browser.wait(async () => (await browser.getCurrentUrl()).endsWith('/areas'), PATIENCE, 'the copy never opens');
+  await reads(browser, 'Left over on the wall');
+  expect(await valueOf(browser, 'Name of the design')).toBe('Slate & Saffron, Child’s mug 120 ml');
 });

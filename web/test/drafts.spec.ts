@@ -12,7 +12,9 @@ const locks = {
   },
   query: () => Promise.resolve({ held: [...held].map((name) => ({ name })) }),
 };
-Object.defineProperty(navigator, 'locks', { value: locks });
+const here = (value: typeof locks | undefined) => Object.defineProperty(navigator, 'locks', { value, configurable: true });
+here(locks);
+afterEach(() => here(locks));
 
 const tab = () => {
   TestBed.resetTestingModule();
@@ -56,5 +58,13 @@ test('another design’s draft and rubbish are nobody’s', async () => {
   await tab().keep('other', draft('Other'));
   localStorage.setItem('aurantia draft/d/gone', '{"parent":"x"}');
   localStorage.setItem('aurantia draft/d/cut-off', '{"parent":1,"docum');
+  expect(await tab().take('d')).toBeNull();
+});
+
+test('in a page that came over the network there are no locks: a draft is kept and taken by its own tab alone', async () => {
+  here(undefined);
+  await tab().keep('d', draft('Typed'));
+  expect(await tab().take('d')).toEqual(draft('Typed'));
+  sessionStorage.clear();
   expect(await tab().take('d')).toBeNull();
 });

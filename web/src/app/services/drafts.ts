@@ -8,7 +8,7 @@ export type Draft = z.infer<typeof draftSchema>;
 
 const TAB = 'aurantia tab';
 /** Not there in a page that came over the network. */
-const locks: LockManager | undefined = navigator.locks;
+const locksHere = (): LockManager | undefined => navigator.locks;
 
 /**
  * What was typed and isn't kept yet, in this browser's storage, so that a reload or a crash loses
@@ -36,6 +36,7 @@ export class Drafts {
   async take(id: string): Promise<Draft | null> {
     const own = await this.tab;
     // Without locks none can be told to be gone, so that only one's own is taken.
+    const locks = locksHere();
     const held = locks ? new Set((await locks.query()).held?.map((lock) => lock.name)) : null;
     for (const key of Object.keys(localStorage)) {
       const [name, design, tab] = key.split('/');
@@ -62,6 +63,7 @@ export class Drafts {
 
 /** Holds a lock for as long as the page lives. */
 function hold(name: string): Promise<boolean> {
+  const locks = locksHere();
   if (!locks) return Promise.resolve(true);
   return new Promise((resolve) => {
     void locks.request(name, { ifAvailable: true }, (lock) => {

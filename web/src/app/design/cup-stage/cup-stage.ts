@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { volumeCheck, withCupFitted, type Cup } from '@aurantia/core';
+import { MatDialog } from '@angular/material/dialog';
 import { v7 } from 'uuid';
 import { Chips } from '../../parts/chips/chips';
 import { CupSheet } from '../../parts/cup-sheet/cup-sheet';
@@ -44,6 +45,7 @@ import { BUTTONS } from '../../parts/buttons';
     @if (!keptAlready()) {
       <button type="button" matButton="outlined" (click)="keep()">Keep this cup for other designs</button>
     }
+    <button type="button" matButton="outlined" (click)="refit()">See it on another cup…</button>
   `,
   styles: `
     :host {
@@ -61,6 +63,7 @@ export class CupStage {
   private readonly session = inject(DesignSession);
   private readonly memory = inject(WorkshopMemory);
   private readonly notices = inject(Notices);
+  private readonly dialogs = inject(MatDialog);
   protected readonly design = inject(OpenDesign).design;
   protected readonly plan = inject(OpenDesign).plan;
   protected readonly cups = this.memory.cups;
@@ -88,6 +91,12 @@ export class CupStage {
   protected fit(cup: Cup): void {
     this.refused.set(this.session.change((design) => withCupFitted(design, cup)));
     this.tried.set(null);
+  }
+
+  /** A copy on another cup, both side by side. */
+  protected async refit(): Promise<void> {
+    const { RefitDialog } = await import('../../places/refit-dialog/refit-dialog');
+    this.dialogs.open(RefitDialog, { data: this.design(), width: '980px', maxWidth: '96vw', ariaLabel: 'On another cup' });
   }
 
   protected keep(): void {

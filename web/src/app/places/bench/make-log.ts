@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { MatDialog } from '@angular/material/dialog';
 import { logLines } from '@aurantia/core/make';
 import { BUTTONS } from '../../parts/buttons';
 import { Asking } from '../../services/asking';
@@ -26,6 +27,7 @@ import { momentText } from '../../parts/moment-text';
     <au-make-photos [logged]="logged()" />
     @if (all) {
       <au-made-again [logged]="logged()" />
+      <button type="button" matButton="outlined" class="other" (click)="refit()">See it on another cup…</button>
     }
     <ol>
       @for (row of rows(); track row.id) {
@@ -68,9 +70,17 @@ import { momentText } from '../../parts/moment-text';
 })
 export class MakeLog {
   private readonly memory = inject(WorkshopMemory);
+  private readonly dialogs = inject(MatDialog);
   protected readonly all = inject(Asking).all;
   private readonly time = inject(WorkshopTime);
   readonly logged = input.required<LoggedMake>();
+
+  /** The recipe as it was frozen, on another cup. */
+  protected async refit(): Promise<void> {
+    const { RefitDialog } = await import('../refit-dialog/refit-dialog');
+    const { design } = this.logged().make;
+    this.dialogs.open(RefitDialog, { data: design, width: '980px', maxWidth: '96vw', ariaLabel: 'On another cup' });
+  }
 
   protected readonly rows = computed(() => {
     const { make, entries } = this.logged();
