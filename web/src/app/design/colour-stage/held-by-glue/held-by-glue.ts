@@ -33,7 +33,7 @@ import { Word } from '../../../parts/word/word';
                 <small>{{ row.against }}</small>
               }
             </th>
-            <td class="num">{{ row.hold === null ? 'all' : row.hold.toFixed(2) }}</td>
+            <td class="num">{{ row.holds }}</td>
             <td class="num">
               <b>{{ row.lands | amount: perMl() }}</b>
             </td>
@@ -83,6 +83,11 @@ import { Word } from '../../../parts/word/word';
 export class HeldByGlue {
   private readonly memory = inject(WorkshopMemory);
   readonly blend = input.required<PlannedBlend>();
-  protected readonly rows = computed(() => heldByWays(this.blend(), this.memory.shelf()));
+  protected readonly rows = computed(() =>
+    heldByWays(this.blend(), this.memory.shelf()).map((row) => ({
+      ...row,
+      holds: row.hold === null ? 'all' : String(Number(row.hold.toFixed(2))),
+    })),
+  );
   protected readonly perMl = computed(() => (this.blend().ml > 0 ? this.blend().grams / this.blend().ml : 1));
 }
