@@ -1,3 +1,4 @@
+import type { Cup } from '@aurantia/core';
 import type { JarNeed, LogEntryOf } from '@aurantia/core/make';
 import { v7 } from 'uuid';
 import { makesOf, type Logged } from './make-writing';
@@ -78,4 +79,22 @@ test('what was caught comes back on the shelf with its make as the reason, and g
   expect((await write(make.id, after + 2, { what: 'kept', coat, place: 'nowhere', ml: 1 })).status).toBe(422);
   await write(make.id, after + 2, { what: 'undone', coat });
   expect(await left(jar)).toBe(0);
+});
+
+test('a make on another cup than its design’s is refitted on it, or refused with why it can’t be', async () => {
+  const cups = (await server.ask('GET', '/api/cups')).body as { document: Cup }[];
+  const mug = cups.map(({ document }) => document).find(({ handle }) => handle);
+  const { make } = await begin('slate-and-saffron', { cup: mug });
+  const { make: own } = await begin('slate-and-saffron');
+  expect(make.design.cup).toEqual(mug);
+  const resin = (one: typeof make) => one.steps.find(({ kind }) => kind === 'resin')?.amounts[0].amount ?? 0;
+  expect(resin(make)).toBeLessThan(resin(own));
+  const short = {
+    ...own.design.cup,
+    name: 'Far too short',
+    stations: own.design.cup.stations.map(({ circumference }, i) => ({ circumference, height: 4 * i })),
+  };
+  const refused = await server.ask('POST', '/api/makes', { id: v7(), design: 'slate-and-saffron', cup: short });
+  expect(refused.status).toBe(422);
+  expect((refused.body as { detail: string }).detail.length).toBeGreaterThan(20);
 });

@@ -21,7 +21,10 @@ export interface Makings {
 }
 
 /** Freezes a make: everything it is worked out from, and its plan as numbers. Its schema refuses one of no coats. */
-export function makeOf({ id, cups, label }: Omit<MakeWish, 'design'>, { design, revision, workshop, number, at }: Makings): Make {
+export function makeOf(
+  { id, cups, label }: Omit<MakeWish, 'design' | 'cup'>,
+  { design, revision, workshop, number, at }: Makings,
+): Make {
   const plan = planOf(design, workshop);
   const settings = schooled(workshop.settings, design.schools);
   const all = cupsAtOnce(plan, design, workshop, cups).coats;

@@ -4,6 +4,7 @@ import { hexSchema } from '../hex';
 import { GLOVE_LOSS_SHARE } from '../resin';
 import { shelfItemIdSchema, shelfItemSchema } from '../stock';
 import { idText } from '../units';
+import { cupSchema } from '../vessel';
 
 export const makeIdSchema = idText('A make needs an id.').brand<'MakeId'>();
 export type MakeId = z.infer<typeof makeIdSchema>;
@@ -123,5 +124,7 @@ export const makeWishSchema = z.strictObject({
   design: designIdSchema,
   cups: makeSchema.shape.cups.default(1),
   label: makeSchema.shape.label.default(''),
+  /** where this one is another than the design's: it is refitted on it, edges by their share of the height */
+  cup: cupSchema.optional(),
 });
 export type MakeWish = z.infer<typeof makeWishSchema>;

@@ -12,6 +12,9 @@ export interface RefitWays {
   readonly motifs: 'scaled' | 'same size';
 }
 
+/** As a maker would expect, who says nothing else. */
+export const usualWays: RefitWays = { heights: 'share', teeth: 'number', motifs: 'scaled' };
+
 const tenth = (mm: number): number => Math.round(10 * mm) / 10;
 const within = (least: number, value: number, most: number): number => Math.min(most, Math.max(least, value));
 

@@ -1,4 +1,7 @@
 import { makeOf, makeSchema, type Make, type MakeWish } from '@aurantia/core/make';
+import type { Cup, Design, Workshop } from '@aurantia/core';
+import { refit, usualWays } from '@aurantia/core/refit';
+import { ProblemError } from '../http/problem';
 import type { Reading } from '../aside/reading';
 
 export interface MakeAsked {
@@ -11,5 +14,14 @@ export interface MakeAsked {
 export async function frozenMake({ wish, number, at }: MakeAsked, from: Reading): Promise<Make> {
   const { document, revision } = await from.designs.newest(wish.design);
   const { workshop } = await from.workshop();
-  return makeSchema.parse(makeOf(wish, { design: document, revision, workshop, number, at }));
+  const design = onItsCup(document, wish.cup, workshop);
+  return makeSchema.parse(makeOf(wish, { design, revision, workshop, number, at }));
+}
+
+/** The design as it goes on the cup that is really there. */
+function onItsCup(design: Design, cup: Cup | undefined, workshop: Workshop): Design {
+  if (!cup || JSON.stringify(cup) === JSON.stringify(design.cup)) return design;
+  const on = refit(design, cup, usualWays, workshop);
+  if (!on.fits) throw new ProblemError(422, 'Doesn’t fit', `${on.says} Or make it on another cup.`);
+  return on.design;
 }

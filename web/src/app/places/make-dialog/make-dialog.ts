@@ -6,9 +6,11 @@ import { makeWishSchema } from '@aurantia/core/make';
 import { v7 } from 'uuid';
 import { BUTTONS } from '../../parts/buttons';
 import { NumberField } from '../../parts/fields/number-field';
+import { Pick } from '../../parts/fields/pick';
 import { TextField } from '../../parts/fields/text-field';
 import { Makes } from '../../services/makes';
 import { Notices } from '../../services/notices';
+import { WorkshopMemory } from '../../services/workshop';
 
 export interface MakeAsked {
   readonly design: Design;
@@ -20,7 +22,7 @@ export interface MakeAsked {
 /** How many are made, and for whom: then the design is frozen as it is, and the bench opens. */
 @Component({
   selector: 'au-make-dialog',
-  imports: [BUTTONS, MatDialogModule, NumberField, TextField],
+  imports: [BUTTONS, MatDialogModule, NumberField, Pick, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 mat-dialog-title>Make {{ asked.design.name }}</h2>
@@ -30,8 +32,16 @@ export interface MakeAsked {
       </p>
       <div class="fields">
         <au-number label="Cups, alike, at once" [value]="cups()" [refused]="refused()" (valueChange)="count($event)" />
+        @if (onCups().length > 1) {
+          <au-pick class="cup" label="On this cup" [options]="onCups()" [value]="cup()" (valueChange)="cup.set($event)" />
+        }
         <au-text label="For whom, or when" [most]="60" [value]="label()" (valueChange)="label.set($event)" />
       </div>
+      @if (cup() !== own) {
+        <p class="soft">
+          It is refitted on that cup: edges by their share of the height, pours by area. “See it on another cup” shows how.
+        </p>
+      }
       @if (stops().length > 0) {
         <div class="stops" role="alert">
           <b>The check says stop, {{ countText(stops().length, 'time') }}:</b>
@@ -69,6 +79,14 @@ export interface MakeAsked {
       color: var(--stop);
     }
 
+    .cup {
+      width: 210px;
+    }
+
+    p {
+      margin: 0;
+    }
+
     ul {
       margin: 4px 0 0;
       padding-left: 18px;
@@ -77,6 +95,7 @@ export interface MakeAsked {
 })
 export class MakeDialog {
   private readonly makes = inject(Makes);
+  private readonly memory = inject(WorkshopMemory);
   private readonly notices = inject(Notices);
   private readonly router = inject(Router);
   private readonly ref = inject<MatDialogRef<MakeDialog>>(MatDialogRef);
@@ -84,6 +103,16 @@ export class MakeDialog {
   protected readonly countText = countText;
   protected readonly cups = signal(1);
   protected readonly label = signal('');
+  /** the cup that the design is for */
+  protected readonly own = 'own';
+  protected readonly cup = signal<string>(this.own);
+  protected readonly onCups = computed(() => [
+    { value: this.own, name: this.asked.design.cup.name },
+    ...this.memory
+      .cups()
+      .filter(({ cup }) => cup.name !== this.asked.design.cup.name)
+      .map(({ id, cup }) => ({ value: id, name: cup.name })),
+  ]);
   protected readonly refused = signal<string | null>(null);
   protected readonly busy = signal(false);
   protected readonly stops = computed(() =>
@@ -100,7 +129,9 @@ export class MakeDialog {
     if (this.busy()) return;
     if (!this.asked.kept()) return this.notices.say('The design is still being kept. Press once more in a moment.');
     this.busy.set(true);
-    this.makes.begin({ design: this.asked.design.id, cups: this.cups(), label: this.label().trim() }).subscribe({
+    const cup = this.memory.cups().find(({ id }) => id === this.cup())?.cup;
+    const wish = { design: this.asked.design.id, cups: this.cups(), label: this.label().trim(), ...(cup ? { cup } : {}) };
+    this.makes.begin(wish).subscribe({
       next: ({ make }) => {
         this.ref.close();
         void this.router.navigate(['/bench', make.id]);
