@@ -7,6 +7,7 @@ import { printTable } from './measure';
 import { programRows } from './program-bench';
 import { fadeRows } from './fade-bench';
 import { learnRows } from './learn-bench';
+import { logRows } from './log-bench';
 import { ringRows } from './ring-bench';
 import { surfaceRows } from './surface-bench';
 import { wetRow } from './wet-bench';
@@ -17,6 +18,7 @@ printTable([
   ...fadeRows(),
   ...ringRows(),
   ...(await learnRows()),
+  ...(await logRows()),
   inkRow(),
   wetRow(),
   ...(await surfaceRows()),

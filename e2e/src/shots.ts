@@ -2,7 +2,6 @@ import { randomUUID } from 'node:crypto';
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { makeSchema } from '@aurantia/core/make';
-import { Key } from 'selenium-webdriver';
 import { choose, menuItem, openBrowser, painted, picture, press, reads, resize, type, type Browser } from './browser';
 import { madeAlready } from './made-already';
 import { photoOf } from './photo-of-make';
@@ -47,10 +46,14 @@ const shots: readonly { name: string; path: string; says: string | RegExp; then?
   { name: 'cups', path: '/cups', says: 'Measuring sheet' },
   { name: 'clock', path: '/designs/orchard-frost/coats?shown=clock', says: 'hands on' },
   {
-    name: 'growth',
-    path: '/designs/peat-fire/coats?shown=growth',
-    says: 'After coat',
-    then: async (browser) => (await browser.findElement({ css: 'au-slider input' })).sendKeys(Key.ARROW_LEFT),
+    name: 'refit',
+    path: '/designs/slate-and-saffron/cup',
+    says: 'See it on another cup',
+    then: async (browser) => {
+      await press(browser, /^See it on another cup/, 'button');
+      await press(browser, 'Child’s mug 120 ml', 'au-refit-dialog [role=option]');
+      await reads(browser, 'runs into the handle', 'au-refit-dialog .unfit');
+    },
   },
   {
     name: 'findings',

@@ -2,6 +2,7 @@
 export const views: readonly [string, string, string][] = [
   ['designs', '/designs', 'Copper Eaves'],
   ['cup', '/designs/copper-eaves/cup', 'Which cup is it?'],
+  ['cup of many readings', '/designs/slate-and-saffron/cup', 'Which cup is it?'],
   ['areas', '/designs/thistle-weave/areas', 'Left over on the wall'],
   ['areas with motifs', '/designs/apiary-noon/areas', 'Left over on the wall'],
   ['colour', '/designs/copper-eaves/colour', 'By the eye'],

@@ -18,7 +18,8 @@ async function sheet(start: Cup = cup) {
     await fixture.whenStable();
   };
   const press = async (text: string) => {
-    [...root.querySelectorAll('button')].find((button) => button.textContent?.trim() === text)?.click();
+    const says = (button: HTMLButtonElement) => button.ariaLabel ?? button.textContent?.trim() ?? '';
+    [...root.querySelectorAll('button')].find((button) => says(button).startsWith(text))?.click();
     await fixture.whenStable();
   };
   const alerts = () => [...root.querySelectorAll('[role=alert]')].map((one) => one.textContent?.trim());

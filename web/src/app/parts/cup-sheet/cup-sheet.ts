@@ -23,11 +23,12 @@ import { Tick } from '../fields/tick';
 import { TextField } from '../fields/text-field';
 import { BUTTONS } from '../buttons';
 import { Chips } from '../chips/chips';
+import { Icon } from '../icons/icon';
 
 /** The measuring sheet: what the tape reads at two to six heights. A faulty reading gets its sentence; the cup stays. */
 @Component({
   selector: 'au-cup-sheet',
-  imports: [BUTTONS, Chips, NumberField, Pick, TapeDrawing, Tick, TextField],
+  imports: [BUTTONS, Chips, Icon, NumberField, Pick, TapeDrawing, Tick, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cup-sheet.html',
   styleUrl: './cup-sheet.scss',
