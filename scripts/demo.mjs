@@ -7,4 +7,5 @@ const folder = join(ROOT, '.demo');
 await installed();
 await built();
 if (process.argv.includes('--fresh')) rmSync(folder, { recursive: true, force: true });
-await serve(['--demo'], { AURANTIA_DATA: folder });
+const words = process.argv.slice(2).filter((word) => word !== '--fresh');
+await serve(['--demo', ...words], { AURANTIA_DATA: folder });
