@@ -41,3 +41,10 @@ test('what is of one jar goes back into it; a mix goes into a jar of its own, an
   expect(jarForCaught(make, single, workshop.shelf, id)?.jar.id).toBe(mix.parts[0].item);
   expect(jarForCaught(make, single, [], id)).toBeNull();
 });
+
+test('what is caught weighs what its mix does, for those who weigh', () => {
+  for (const { gramsPerMl, poured, place } of caughtOf(make, glitter, {})) {
+    const grams = glitter.flakes?.pours.find((one) => one.place === place)?.grams ?? NaN;
+    expect(gramsPerMl).toBeCloseTo(grams / poured, 6);
+  }
+});

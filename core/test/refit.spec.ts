@@ -94,3 +94,13 @@ describe('on a cup twice as wide round and as tall', () => {
     expect(edges(on({}))).not.toEqual(byMm);
   });
 });
+
+test('a pour that would be more than any cup takes is said, not left as it was', () => {
+  const design = designOf('copper-eaves');
+  const much = {
+    ...design,
+    blends: design.blends.map((blend) => ({ ...blend, parts: blend.parts.map((part) => ({ ...part, ml: 400 })) })),
+  };
+  const on = refit(much, larger(design.cup, 1.4), usual, workshop);
+  expect(on.fits ? null : on.says).toMatch(/500 ml/);
+});

@@ -13,6 +13,8 @@ export interface Caught {
   /** ml that were poured there, and that its glue is expected to let go of */
   readonly poured: number;
   readonly expected: number;
+  /** g a ml of it weighs; null where that isn't known of all of it */
+  readonly gramsPerMl: number | null;
   /** of each jar, ml of what was poured */
   readonly parts: readonly { readonly item: ShelfItemId; readonly name: string; readonly ml: number }[];
 }
@@ -39,7 +41,17 @@ export function caughtOf(
     const parts = here.flatMap((one) =>
       one.item === null ? [] : [{ item: one.item, name: one.name, ml: reallyPoured(one, poured) }],
     );
-    return [{ place, name: here[0]?.where ?? 'the cup', poured: tidy(ml), expected: tidy(ml * (1 - kept)), parts }];
+    const grams = here.reduce((sum, one) => sum + reallyPoured(one, poured) * (one.gramsPerMl ?? NaN), 0);
+    return [
+      {
+        place,
+        name: here[0]?.where ?? 'the cup',
+        poured: tidy(ml),
+        expected: tidy(ml * (1 - kept)),
+        gramsPerMl: grams > 0 ? grams / ml : null,
+        parts,
+      },
+    ];
   });
 }
 
@@ -76,11 +88,15 @@ export function jarForCaught(
 }
 
 /** Of what was caught, where it went, in words. */
-export const keptText = (
+export function keptText(
   { ml, into, place }: Pick<LogEntryOf<'kept'>, 'ml' | 'into' | 'place'>,
-  step: MakeStep,
+  { amounts }: Pick<MakeStep, 'amounts'>,
   units: Units,
-): string => {
-  const where = step.amounts.find(({ key }) => key.startsWith(`pour/${place}/`))?.where;
-  return `${amountText(ml, { ...units, amount: 'ml' }, 1)}${where ? ` of ${where}` : ''}${into === '' ? '' : ` into ${into}`}`;
-};
+): string {
+  const where = amounts.find(({ key }) => key.startsWith(`pour/${place}/`))?.where;
+  return `${millilitres(ml, units)}${where ? ` of ${where}` : ''}${into === '' ? '' : ` into ${into}`}`;
+}
+
+/** By volume, spoons too: what a mix of jars weighs isn't known once it is caught. */
+const millilitres = (ml: number, units: Units): string =>
+  amountText(ml, units.amount === 'gram' ? { ...units, amount: 'ml' } : units, 1);

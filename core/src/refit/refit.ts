@@ -1,11 +1,12 @@
+import type { ZodError } from 'zod';
+import { areaWidths, type Area } from '../areas';
 import { scaledBlend } from '../blends';
 import { newFindings, type Finding } from '../check';
 import { withFix, type Fix } from '../coats';
 import { designSchema, faultsOf, type CoatId, type Design, type Workshop } from '../design';
 import { planOf, type Plan } from '../plan';
 import { UnclearRegionError } from '../regions';
-import { areaText, countText, lengthText, tidy, type Units } from '../units';
-import { areaWidths, type Area } from '../areas';
+import { amountText, areaText, countText, lengthText, type Units } from '../units';
 import type { Cup } from '../vessel';
 import { onCup, type RefitWays } from './on-cup';
 
@@ -35,6 +36,8 @@ export interface Mend {
   readonly id: CoatId;
 }
 
+const faultOf = (error: ZodError): string => faultsOf(error).at(0)?.sentence ?? 'This doesn’t fit on that cup.';
+
 /**
  * Refits a design on another cup: its areas as wished, each pour by how much more or less there is to cover, in whole spoons.
  * Films, masks and pots follow by themselves: they are worked out from the wall.
@@ -42,11 +45,12 @@ export interface Mend {
  */
 export function refit(design: Design, cup: Cup, ways: RefitWays, workshop: Workshop, mends: readonly Mend[] = []): Refit {
   const read = designSchema.safeParse(onCup(design, cup, ways));
-  if (!read.success) return { fits: false, says: faultsOf(read.error).at(0)?.sentence ?? 'This doesn’t fit on that cup.' };
+  if (!read.success) return { fits: false, says: faultOf(read.error) };
   try {
     const before = planOf(design, workshop);
-    const laid = poured(read.data, before, planOf(read.data, workshop), workshop);
-    const fitted = mends.reduce((one, { fix, id }) => withFix(one, fix, workshop, id), laid);
+    const laid = designSchema.safeParse(poured(read.data, before, planOf(read.data, workshop), workshop));
+    if (!laid.success) return { fits: false, says: faultOf(laid.error) };
+    const fitted = mends.reduce((one, { fix, id }) => withFix(one, fix, workshop, id), laid.data);
     const after = planOf(fitted, workshop);
     const { units } = workshop.settings;
     const lines = [...areaLines(before, after, units), ...countLines(design, fitted), ...widthLines(design, fitted, units)];
@@ -70,18 +74,18 @@ function poured(design: Design, before: Plan, after: Plan, { shelf, settings }: 
       parts: blend.parts.map((part) => ({ ...part, ml: parts.find(({ item }) => item === part.item)?.ml ?? part.ml })),
     };
   });
-  const read = designSchema.safeParse({ ...design, blends });
-  return read.success ? read.data : design;
+  return { ...design, blends };
 }
 
 const areaLines = (before: Plan, after: Plan, units: Units): readonly RefitLine[] =>
   before.areas.areas.map(({ id, name, area: was }) => {
     const area = after.areas.areas.find((one) => one.id === id)?.area ?? null;
-    const pour = ({ blends }: Plan) => blends.find((one) => one.area === id)?.ml;
-    const [ml, mlWas] = [pour(after), pour(before)];
-    const told = (cm2: number, poured: number | undefined) =>
-      `${areaText(cm2, units)}${poured === undefined ? '' : `, ${Number(tidy(poured).toFixed(2))} ml a pour`}`;
-    return { name, before: told(was, mlWas), after: area === null ? 'left out: this cup has none' : told(area, ml) };
+    const told = (cm2: number, { blends }: Plan) => {
+      const blend = blends.find((one) => one.area === id);
+      const pour = blend && blend.ml > 0 ? `, ${amountText(blend.ml, units, blend.grams / blend.ml)} a pour` : '';
+      return `${areaText(cm2, units)}${pour}`;
+    };
+    return { name, before: told(was, before), after: area === null ? 'left out: this cup has none' : told(area, after) };
   });
 
 /** Areas that are on both cups. */

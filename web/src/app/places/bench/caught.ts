@@ -20,7 +20,7 @@ import { OpenMake } from './open-make';
           <au-number
             [label]="row.name"
             measure="ml"
-            [gramsPerMl]="null"
+            [gramsPerMl]="row.gramsPerMl"
             [value]="typed()[row.place] ?? null"
             (valueChange)="type(row.place, $event)"
           />
@@ -41,11 +41,12 @@ export class CaughtPane {
 
   protected readonly rows = computed(() => {
     const { step, poured } = this.coat();
-    const units = { ...this.memory.settings().units, amount: 'ml' } as const;
-    return caughtOf(this.make(), step, poured).map(({ place, name, expected }) => ({
+    const { units } = this.memory.settings();
+    return caughtOf(this.make(), step, poured).map(({ place, name, expected, gramsPerMl }) => ({
       place,
       name,
-      says: `about ${amountText(expected, units, 1)} by what the glue holds`,
+      gramsPerMl,
+      says: `about ${amountText(expected, units, gramsPerMl ?? 1)} by what the glue holds`,
     }));
   });
   /** ml by place */
