@@ -42,6 +42,8 @@ const floors = [
     'refit',
   ],
   ['make'],
+  ['order', 'week'],
+  ['money'],
 ];
 
 const inFloors = (from) => `^core/src/(${floors.slice(from).flat().join('|')})(/|\\.ts$)`;

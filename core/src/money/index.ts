@@ -1,0 +1,4 @@
+export * from './ways';
+export * from './cost';
+export * from './cost-of-make';
+export * from './price';

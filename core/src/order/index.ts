@@ -1,0 +1,3 @@
+export * from './order';
+export * from './orders-table';
+export * from './forget-person';

@@ -1,0 +1,11 @@
+export { boundOf, type Bound } from './bound';
+export { faultsOfWeek } from './check-week';
+export type { WeekWish } from './ground';
+export type { Job, Minute, Work } from './job';
+export * from './means';
+export { mixesOf, type SharedMix } from './mixes';
+export { compareWorth, type PlannedJob, type PlannedWork, type WeekPlan, type Worth } from './week-plan';
+export { WeekSearch } from './week-search';
+export { jobOfMake, worksOf, type JobNames } from './works-of';
+export { whyNotText, type WhyNot } from './why-not';
+export { dayOf, daysFrom, minuteOf, timeOf, type Zone } from './working-hours';
