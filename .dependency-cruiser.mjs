@@ -43,7 +43,7 @@ const floors = [
   ],
   ['make'],
   ['order', 'week'],
-  ['money'],
+  ['money', 'calendar'],
 ];
 
 const inFloors = (from) => `^core/src/(${floors.slice(from).flat().join('|')})(/|\\.ts$)`;

@@ -44,7 +44,14 @@ export function usualCup(id: string, chance: () => number, due: number | null): 
   const coat = (at: number, rest: Partial<Work>): Work => ({ ...plainWork(`${id}-${at}`, 10), ...rest });
   const cups = chance() < 0.8 ? 1 : 2;
   const tacky = chance() < 0.4;
-  const resin = (rest: Partial<Work>): Partial<Work> => ({ hands: between(15, 30) * cups, cures: true, turns: cups, resin: chance() < 0.7 ? 'slow' : 'quick', turning: Math.min(rest.wait ?? 0, 300), ...rest });
+  const resin = (rest: Partial<Work>): Partial<Work> => ({
+    hands: between(15, 30) * cups,
+    cures: true,
+    turns: cups,
+    resin: chance() < 0.7 ? 'slow' : 'quick',
+    turning: Math.min(rest.wait ?? 0, 300),
+    ...rest,
+  });
   const wait = between(180, 300);
   const works = [
     coat(0, { hands: between(10, 20) * cups, wait: 5 }),
@@ -55,7 +62,9 @@ export function usualCup(id: string, chance: () => number, due: number | null): 
     ...(tacky ? [coat(5, resin({ wait: between(480, 720) }))] : []),
     coat(6, { hands: between(15, 30) * cups, wait: 10 }),
     coat(7, resin({ wait: between(480, 720) })),
-    ...(chance() < 0.5 ? [coat(8, { hands: between(10, 20) * cups, wait: 10 }), coat(9, resin({ wait: between(480, 720) }))] : []),
+    ...(chance() < 0.5
+      ? [coat(8, { hands: between(10, 20) * cups, wait: 10 }), coat(9, resin({ wait: between(480, 720) }))]
+      : []),
     coat(10, { hands: 0, wait: 60 * between(24, 72) }),
   ];
   return { ...plainJob(id, works, due), cups };
@@ -75,7 +84,9 @@ export function randomWeek(seed: number, { jobs, people, arms, days }: Sized): W
     usualCup(`cup ${at + 1}`, chance, chance() < 0.8 ? MONDAY + Math.round((3 + chance() * (days - 3)) * 24 * 60) : null),
   );
   const means: Means = {
-    people: Array.from({ length: people }, (_, at) => person(`p${at}`, `0${7 + (at % 2)}:00`, at % 2 ? '17:30' : '21:00', chance() < 0.3 ? [6] : [])),
+    people: Array.from({ length: people }, (_, at) =>
+      person(`p${at}`, `0${7 + (at % 2)}:00`, at % 2 ? '17:30' : '21:00', chance() < 0.3 ? [6] : []),
+    ),
     arms,
     spraying: 1,
     hooks: 4 + Math.floor(chance() * 4),
@@ -83,7 +94,15 @@ export function randomWeek(seed: number, { jobs, people, arms, days }: Sized): W
   };
   const blocks: Block[] =
     chance() < 0.3
-      ? [{ id: 'ill', person: null, from: { day: '2026-12-03', time: '00:00' }, until: { day: '2026-12-03', time: '23:59' }, why: 'ill' }]
+      ? [
+          {
+            id: 'ill',
+            person: null,
+            from: { day: '2026-12-03', time: '00:00' },
+            until: { day: '2026-12-03', time: '23:59' },
+            why: 'ill',
+          },
+        ]
       : [];
   return { now: MONDAY, zone: ZONE, jobs: all, means, blocks, pins: [], room: { wakes: '07:00', sleeps: '22:30', celsius: 21 } };
 }

@@ -59,7 +59,15 @@ describe('a thousand random weeks', () => {
       const before = placedIn(search.best);
       const same = new WeekSearch(wish, before);
       expect([seed, placedIn(same.best)]).toEqual([seed, before]);
-      const blocks = [{ id: 'away', person: null, from: { day: '2026-12-01', time: '09:00' }, until: { day: '2026-12-01', time: '13:00' }, why: '' }];
+      const blocks = [
+        {
+          id: 'away',
+          person: null,
+          from: { day: '2026-12-01', time: '09:00' },
+          until: { day: '2026-12-01', time: '13:00' },
+          why: '',
+        },
+      ];
       const changed = { ...wish, blocks: [...wish.blocks, ...blocks] };
       const followed = new WeekSearch(changed, before);
       followed.search(10);

@@ -27,7 +27,8 @@ const whyOf = (wish: WeekWish): string => {
 describe('hours', () => {
   it('are the wall clock’s, also on days of 23 and of 25 hours', () => {
     const shift = person('p', '00:00', '23:00');
-    const on = (day: string) => hoursOf(shift, [], { from: at(day, '00:00'), days: 1, zone: ZONE }).map(({ from, until }) => (until - from) / 60);
+    const on = (day: string) =>
+      hoursOf(shift, [], { from: at(day, '00:00'), days: 1, zone: ZONE }).map(({ from, until }) => (until - from) / 60);
     expect(on('2026-10-25')).toEqual([24]);
     expect(on('2026-03-29')).toEqual([22]);
     expect(on('2026-11-30')).toEqual([23]);
@@ -50,7 +51,11 @@ describe('hours', () => {
       days: 3,
       zone: ZONE,
     });
-    expect(spans.map(({ from, until }) => `${timeOf(from, ZONE)}–${timeOf(until, ZONE)}`)).toEqual(['08:00–12:00', '08:00–09:00', '10:00–11:30']);
+    expect(spans.map(({ from, until }) => `${timeOf(from, ZONE)}–${timeOf(until, ZONE)}`)).toEqual([
+      '08:00–12:00',
+      '08:00–09:00',
+      '10:00–11:30',
+    ]);
   });
 });
 
@@ -90,11 +95,17 @@ describe('windows', () => {
   });
 
   it('that nobody’s hours reach across are told, with a way out', () => {
-    expect(whyOf(week([tacky(600, 700)]))).toMatch(/“second” has to follow “first” after 10 h and before 11 h 40.*Work a longer day/);
+    expect(whyOf(week([tacky(600, 700)]))).toMatch(
+      /“second” has to follow “first” after 10 h and before 11 h 40.*Work a longer day/,
+    );
   });
 
   it('that were open as it began are kept where that can be, and told where it can’t', () => {
-    const open = (until: string) => ({ ...plainJob('cup', [plainWork('second', 30)]), from: at('2026-11-30', '09:00'), before: at('2026-11-30', until) });
+    const open = (until: string) => ({
+      ...plainJob('cup', [plainWork('second', 30)]),
+      from: at('2026-11-30', '09:00'),
+      before: at('2026-11-30', until),
+    });
     const other = plainJob('other', [plainWork('long', 240)], at('2026-11-30', '12:00'));
     const kept = plan(week([other, open('10:00')]));
     expect(kept.best.worth.missed).toBe(0);
@@ -107,10 +118,28 @@ describe('what can’t be planned', () => {
   const turning = { ...plainWork('Clear resin', 20, 300), turns: 1, turning: 300 };
 
   it.each([
-    ['no turner', week([plainJob('cup', [turning])], { means: { ...week([]).means, arms: 0 } }), /needs 1 turner arm, and there is none.*Hands and arms/],
-    ['too many cups', week([plainJob('cups', [{ ...turning, turns: 3 }])]), /needs 3 turner arms, and there are 2.*fewer cups at once/],
-    ['a work longer than any day', week([plainJob('cup', [plainWork('Sand', 700)])]), /takes 11 h 40 in one go, and the longest day has 10 h/],
-    ['nobody’s hours', week([plainJob('cup', [plainWork('Sand', 5)])], { means: { ...week([]).means, people: [person('ada', '08:00', '18:00', [0, 1, 2, 3, 4, 5, 6])] } }), /Nobody has any hours/],
+    [
+      'no turner',
+      week([plainJob('cup', [turning])], { means: { ...week([]).means, arms: 0 } }),
+      /needs 1 turner arm, and there is none.*Hands and arms/,
+    ],
+    [
+      'too many cups',
+      week([plainJob('cups', [{ ...turning, turns: 3 }])]),
+      /needs 3 turner arms, and there are 2.*fewer cups at once/,
+    ],
+    [
+      'a work longer than any day',
+      week([plainJob('cup', [plainWork('Sand', 700)])]),
+      /takes 11 h 40 in one go, and the longest day has 10 h/,
+    ],
+    [
+      'nobody’s hours',
+      week([plainJob('cup', [plainWork('Sand', 5)])], {
+        means: { ...week([]).means, people: [person('ada', '08:00', '18:00', [0, 1, 2, 3, 4, 5, 6])] },
+      }),
+      /Nobody has any hours/,
+    ],
   ])('is told: %s', (_, wish, says) => {
     expect(whyOf(wish)).toMatch(says);
   });
@@ -130,7 +159,9 @@ describe('what can’t be planned', () => {
   });
 
   it('five hundred orders are planned all the same', () => {
-    const jobs = Array.from({ length: 500 }, (_, i) => plainJob(`cup ${i}`, [plainWork('a', 20, 60), { ...turning, key: 'b' }, plainWork('c', 10)], MONDAY + 10_000 + i));
+    const jobs = Array.from({ length: 500 }, (_, i) =>
+      plainJob(`cup ${i}`, [plainWork('a', 20, 60), { ...turning, key: 'b' }, plainWork('c', 10)], MONDAY + 10_000 + i),
+    );
     const { best } = new WeekSearch(week(jobs));
     expect(best.worth.unplanned).toBe(0);
   });
@@ -157,6 +188,8 @@ describe('pins', () => {
 });
 
 it('two cups of one resin are laid from one mix where that makes nothing later', () => {
-  const jobs = ['one', 'two'].map((id) => plainJob(id, [{ ...plainWork('a', 10, 60) }, { ...plainWork('resin', 15, 400), turns: 1, turning: 300, resin: 'slow' }]));
+  const jobs = ['one', 'two'].map((id) =>
+    plainJob(id, [{ ...plainWork('a', 10, 60) }, { ...plainWork('resin', 15, 400), turns: 1, turning: 300, resin: 'slow' }]),
+  );
   expect(plan(week(jobs)).best.worth.mixes).toBe(1);
 });

@@ -12,12 +12,15 @@ import { MakeChanges } from './makes/make-changes';
 import { MakesStore } from './makes/makes-store';
 import { PhotosStore } from './photos/photos-store';
 import { PalettesStore } from './palettes/palettes-store';
+import { MoneyStore } from './money/money-store';
+import { OrdersStore } from './orders/orders-store';
 import { PairedStore } from './sharing/paired-store';
 import { ShelfStore } from './shelf/shelf-store';
 import type { Store } from './store/open-store';
 import { together } from './store/together';
 import type { Unreadable } from './store/unreadable-rows';
 import { WorkshopClock } from './workshop/clock';
+import { WeekStore } from './week/week-store';
 import { WorkshopStore } from './workshop/workshop-store';
 
 /** All that the workshop remembers, a store a subject. */
@@ -37,6 +40,10 @@ export interface Memory {
   readonly learnt: LearntStore;
   /** photos of makes */
   readonly photos: PhotosStore;
+  /** cups that somebody waits for, how the week goes, how money is counted */
+  readonly orders: OrdersStore;
+  readonly week: WeekStore;
+  readonly money: MoneyStore;
   /** devices that were let in from the network */
   readonly paired: PairedStore;
   /** what stands beside the cup, and what the room was like */
@@ -80,6 +87,9 @@ export const memoryOf = (
     makeChanges,
     photos: new PhotosStore(store, join(dirname(file), 'photos')),
     learnt: new LearntStore(store),
+    orders: new OrdersStore(store),
+    week: new WeekStore(store),
+    money: new MoneyStore(store),
     paired: new PairedStore(store),
     devices,
     room: new RoomStore(store),

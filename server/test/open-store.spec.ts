@@ -163,6 +163,8 @@ test('what is new comes after all that a workshop has been through: one of any d
     '2026-11-29-photos',
     '2026-11-29-readings',
     '2026-11-29-words-of-makes',
+    '2026-11-30-needs',
+    '2026-11-30-sharing',
   ];
   expect(Object.keys(migrations).sort().slice(0, landed.length)).toEqual(landed);
 });

@@ -22,7 +22,7 @@ export interface Makings {
 
 /** Freezes a make: everything it is worked out from, and its plan as numbers. Its schema refuses one of no coats. */
 export function makeOf(
-  { id, cups, label }: Omit<MakeWish, 'design' | 'cup'>,
+  { id, cups, label }: Omit<MakeWish, 'design' | 'cup' | 'like'>,
   { design, revision, workshop, number, at }: Makings,
 ): Make {
   const plan = planOf(design, workshop);

@@ -126,5 +126,7 @@ export const makeWishSchema = z.strictObject({
   label: makeSchema.shape.label.default(''),
   /** where this one is another than the design's: it is refitted on it, edges by their share of the height */
   cup: cupSchema.optional(),
+  /** the make that it shall come out like: its design as it was frozen then */
+  like: makeIdSchema.optional(),
 });
 export type MakeWish = z.infer<typeof makeWishSchema>;

@@ -81,7 +81,12 @@ function added(make: Make, { ways, shelf, failing }: Prices, all: readonly Paid[
     const turned = ((work.hands + work.turning) * work.turns) / 60;
     return [
       ...jarLines(make, paid, jarOf),
-      ...thingLines(step, make.design.coats.find(({ id }) => id === step.coat), make.cups, things),
+      ...thingLines(
+        step,
+        make.design.coats.find(({ id }) => id === step.coat),
+        make.cups,
+        things,
+      ),
       ...(turned > 0 && ways.watts > 0 ? [power(step, (turned * ways.watts) / 1000, ways)] : []),
       ...(paid.minutes > 0 ? [hours(step, paid.minutes / 60, ways)] : []),
     ];
@@ -125,7 +130,10 @@ function jarLines(make: Make, { step, poured, kept }: Paid, jarOf: (item: string
         const own = place.parts.filter((part) => part.item === item).reduce((all, { ml }) => all + ml, 0);
         return place.poured > 0 ? sum + (own / place.poured) * of(place) : sum;
       }, 0);
-    const back = Math.min(amount, caught(({ place }) => kept.filter((one) => one.place === place).reduce((all, { ml }) => all + ml, 0)));
+    const back = Math.min(
+      amount,
+      caught(({ place }) => kept.filter((one) => one.place === place).reduce((all, { ml }) => all + ml, 0)),
+    );
     const away = Math.max(0, caught(({ expected }) => expected) - back);
     const share = amount > 0 ? (jar?.kind === 'resin' ? spilt(step) : away / amount) : 0;
     const cost = each === null ? null : (amount - back) * each;
@@ -133,7 +141,7 @@ function jarLines(make: Make, { step, poured, kept }: Paid, jarOf: (item: string
       coat: step.coat,
       kind: kindOf(jar),
       name: jar?.name ?? step.amounts.find((one) => one.item === item)?.name ?? item,
-      item: (jar?.id ?? null),
+      item: jar?.id ?? null,
       amount: amount - back,
       unit: jar ? countedIn(jar) : 'ml',
       cost,

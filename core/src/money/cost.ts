@@ -87,14 +87,24 @@ export function byKind({ lines }: Cost): readonly { readonly kind: CostKind; rea
   return costKinds
     .map((kind) => {
       const own = lines.filter((line) => line.kind === kind);
-      return { kind, cost: own.reduce((all, { cost }) => all + (cost ?? 0), 0), lost: own.reduce((all, { lost }) => all + lost, 0) };
+      return {
+        kind,
+        cost: own.reduce((all, { cost }) => all + (cost ?? 0), 0),
+        lost: own.reduce((all, { lost }) => all + lost, 0),
+      };
     })
     .filter(({ cost }) => cost > 0)
     .sort((one, other) => other.cost - one.cost);
 }
 
 /** What each coat costs, kind by kind, in the order they are laid; what belongs to none comes last, under null. */
-export function byCoat({ lines }: Cost): readonly { readonly coat: CoatId | null; readonly kinds: Readonly<Partial<Record<CostKind, number>>>; readonly cost: number }[] {
+export function byCoat({
+  lines,
+}: Cost): readonly {
+  readonly coat: CoatId | null;
+  readonly kinds: Readonly<Partial<Record<CostKind, number>>>;
+  readonly cost: number;
+}[] {
   const coats = new Map<CoatId | null, Partial<Record<CostKind, number>>>();
   for (const { coat, kind, cost } of lines) {
     const kinds = coats.get(coat) ?? {};

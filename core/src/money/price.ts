@@ -41,7 +41,8 @@ const timesFailing = ({ materials, wages, rejects }: Cost): number => {
 /** What an hour of hands earns at a price; null where no hand touches it. */
 export function wageAt(price: number, cost: Cost, ways: MoneyWays, cups = 1): number | null {
   const hours = (cost.hours / cost.cups) * timesFailing(cost);
-  const after = price * (1 - ways.fee) - (ways.feeFixed + ways.postage) / cups - (cost.materials / cost.cups) * timesFailing(cost);
+  const after =
+    price * (1 - ways.fee) - (ways.feeFixed + ways.postage) / cups - (cost.materials / cost.cups) * timesFailing(cost);
   return hours > 0 ? after / hours : null;
 }
 

@@ -41,10 +41,19 @@ export const moneyWaysSchema = z.strictObject({
   watts: z.number().min(0, 'A turner takes no less than nothing.').max(500, 'No turner takes over 500 W.').default(4),
   kilowattHour: priceOrNone('The price of a kilowatt-hour'),
   /** cups of a hundred that fail; null goes by the logbook */
-  rejects: z.number().min(0, 'No fewer than none fail.').max(0.9, 'Where nine of ten fail, find out why first.').nullable().default(null),
+  rejects: z
+    .number()
+    .min(0, 'No fewer than none fail.')
+    .max(0.9, 'Where nine of ten fail, find out why first.')
+    .nullable()
+    .default(null),
   margin: z.number().min(0, 'A margin under nothing gives cups away.').max(20, 'Check the margin.').default(0.2),
   /** of the place it is sold at: a share of the price, and so much a sale */
-  fee: z.number().min(0, 'A fee is at least nothing.').max(0.95, 'Of a price that is all fee nothing is left: a fee is at most 95 %.').default(0),
+  fee: z
+    .number()
+    .min(0, 'A fee is at least nothing.')
+    .max(0.95, 'Of a price that is all fee nothing is left: a fee is at most 95 %.')
+    .default(0),
   feeFixed: price('The fee of a sale').default(0),
   postage: price('The postage').default(0),
   /** prices are rounded up to a whole number of these */
@@ -56,7 +65,10 @@ export const usualMoneyWays: MoneyWays = moneyWaysSchema.parse({});
 
 /** An amount of money, to the cent: `12.40 €`. */
 export const moneyText = (amount: number, { sign }: Pick<MoneyWays, 'sign'>): string => {
-  const figure = (Math.abs(amount) < 0.005 ? 0 : amount).toLocaleString('en', { minimumFractionDigits: 2, maximumFractionDigits: 2 });
+  const figure = (Math.abs(amount) < 0.005 ? 0 : amount).toLocaleString('en', {
+    minimumFractionDigits: 2,
+    maximumFractionDigits: 2,
+  });
   return `${figure.replace('-', '−')}${sign === '' ? '' : ` ${sign}`}`;
 };
 

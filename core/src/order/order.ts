@@ -20,7 +20,10 @@ export const orderSchema = z.strictObject({
   design: designIdSchema,
   /** the make it shall come out like; null where it is as the design is now */
   like: makeIdSchema.nullable().default(null),
-  cups: z.int('Cups are whole.').min(1, 'One cup at least.').max(MOST_CUPS_AN_ORDER, `No more than ${MOST_CUPS_AN_ORDER} cups an order.`),
+  cups: z
+    .int('Cups are whole.')
+    .min(1, 'One cup at least.')
+    .max(MOST_CUPS_AN_ORDER, `No more than ${MOST_CUPS_AN_ORDER} cups an order.`),
   /** by when, as the wall clock of the workshop has it; null where nobody waits */
   due: z
     .strictObject({
@@ -29,7 +32,11 @@ export const orderSchema = z.strictObject({
     })
     .nullable(),
   /** agreed for all of it, in the workshop’s own money; null where none is */
-  price: z.number('A price is a figure, as 42 or 42.50.').min(0, 'A price can’t be less than nothing.').max(1_000_000, 'Check the price.').nullable(),
+  price: z
+    .number('A price is a figure, as 42 or 42.50.')
+    .min(0, 'A price can’t be less than nothing.')
+    .max(1_000_000, 'Check the price.')
+    .nullable(),
   state: z.enum(orderStates, { error: `An order is ${orderStates.join(', ')}.` }),
   note: z.string().max(500, 'Keep the note under 500 letters.').default(''),
   /** makes that were begun for it, the first first */

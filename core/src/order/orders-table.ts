@@ -59,8 +59,11 @@ export function readOrders(text: string, designs: readonly NamedDesign[], newId:
   });
   const headings = meta.fields ?? [];
   if (!headings.includes('design') || data.length === 0)
-    throw new OrdersTableError(`Its first line names the columns (${COLUMNS.join(', ')}), and “design” is the least there has to be.`);
-  if (data.length > MOST_ORDERS) throw new OrdersTableError(`It has ${data.length} lines; ${MOST_ORDERS} are the most one file brings.`);
+    throw new OrdersTableError(
+      `Its first line names the columns (${COLUMNS.join(', ')}), and “design” is the least there has to be.`,
+    );
+  if (data.length > MOST_ORDERS)
+    throw new OrdersTableError(`It has ${data.length} lines; ${MOST_ORDERS} are the most one file brings.`);
   const orders: Order[] = [];
   const refused: { line: number; says: string }[] = [];
   data.forEach((row, at) => {
@@ -72,7 +75,11 @@ export function readOrders(text: string, designs: readonly NamedDesign[], newId:
   return { orders, refused };
 }
 
-function orderOf(cell: (column: Column) => string, designs: readonly NamedDesign[], id: OrderId): { order: Order } | { says: string } {
+function orderOf(
+  cell: (column: Column) => string,
+  designs: readonly NamedDesign[],
+  id: OrderId,
+): { order: Order } | { says: string } {
   const name = cell('design');
   const called = designs.filter((one) => one.name.trim().toLocaleLowerCase() === name.toLocaleLowerCase());
   if (called.length === 0) return { says: `There is no design called “${name}”. Name it as it is called here.` };

@@ -54,7 +54,10 @@ export function boundOf({ now, ground, jobs, alone, cannot, pinned }: Prepared):
 }
 
 /** Of all lengths of tail: when the work that has at least so long a tail can be over, and its tail after that. */
-function latest(loads: readonly Load[], over: (minutes: number) => number): { readonly end: number; readonly minutes: number } | null {
+function latest(
+  loads: readonly Load[],
+  over: (minutes: number) => number,
+): { readonly end: number; readonly minutes: number } | null {
   let sum = 0;
   let best: { end: number; minutes: number } | null = null;
   for (const { minutes, tail } of [...loads].sort((one, other) => other.tail - one.tail)) {
@@ -68,7 +71,12 @@ function latest(loads: readonly Load[], over: (minutes: number) => number): { re
 /** When so many minutes of hands can be over, everybody working through all their hours. */
 function whenWorked({ people, ends }: Ground, minutes: number): number {
   const changes = people
-    .flatMap(({ free }) => free.spans.flatMap(({ from, until }) => [{ at: from, by: 1 }, { at: until, by: -1 }]))
+    .flatMap(({ free }) =>
+      free.spans.flatMap(({ from, until }) => [
+        { at: from, by: 1 },
+        { at: until, by: -1 },
+      ]),
+    )
     .sort((one, other) => one.at - other.at);
   let [left, hands, last] = [minutes, 0, 0];
   for (const { at, by } of changes) {

@@ -15,7 +15,8 @@ export function faultsOfWeek(wish: WeekWish, { jobs }: WeekPlan): readonly strin
     works.forEach((one, at) => {
       const before = works.at(at - 1);
       const laid = one.at + one.work.hands;
-      if (one.laid !== laid || one.ready !== readyAfter(ground, one.work, laid)) faults.push(`${job.id}/${one.work.key}: wrong waits`);
+      if (one.laid !== laid || one.ready !== readyAfter(ground, one.work, laid))
+        faults.push(`${job.id}/${one.work.key}: wrong waits`);
       if (at === 0 && !job.begun && one.at < Math.max(job.from, wish.now)) faults.push(`${job.id}: begun too early`);
       if (at === 0 || !before) return;
       if (one.at < readyAfter(ground, before.work, before.laid)) faults.push(`${job.id}/${one.work.key}: waits too short`);
@@ -30,10 +31,12 @@ export function faultsOfWeek(wish: WeekWish, { jobs }: WeekPlan): readonly strin
       const next = own.at(at + 1);
       if (next && next.at < one.laid) faults.push(`${named(one)} and ${named(next)} share hands`);
       const under = one.at0 === 0 && one.job.begun !== null;
-      if (!under && !hours.some(({ from, until }) => from <= one.at && one.laid <= until)) faults.push(`${named(one)}: nobody is there`);
+      if (!under && !hours.some(({ from, until }) => from <= one.at && one.laid <= until))
+        faults.push(`${named(one)}: nobody is there`);
     });
   }
-  for (const one of planned) if (one.work.hands > 0 && one.person === null && !one.job.begun) faults.push(`${named(one)}: no hands`);
+  for (const one of planned)
+    if (one.work.hands > 0 && one.person === null && !one.job.begun) faults.push(`${named(one)}: no hands`);
   faults.push(
     ...overfull(planned, wish.means.arms, 'arms', (one) => [one.at, turnedAt(ground, one.work, one.laid), one.work.turns]),
     ...overfull(planned, wish.means.spraying, 'places to spray', (one) => [one.at, one.laid, one.work.sprays]),
@@ -44,7 +47,12 @@ export function faultsOfWeek(wish: WeekWish, { jobs }: WeekPlan): readonly strin
 
 type Held = readonly [from: number, until: number, many: number];
 
-function overfull(planned: readonly PlannedWork[], most: number, what: string, heldBy: (one: PlannedWork) => Held): readonly string[] {
+function overfull(
+  planned: readonly PlannedWork[],
+  most: number,
+  what: string,
+  heldBy: (one: PlannedWork) => Held,
+): readonly string[] {
   const changes = planned
     .map(heldBy)
     .filter(([from, until, many]) => many > 0 && until > from)

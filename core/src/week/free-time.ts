@@ -46,7 +46,7 @@ export class FreeTime {
 
   /** Takes a stretch away, whatever of it was free. */
   book(from: Minute, until: Minute): void {
-    for (let at = this.spanOf(from); at < this.froms.length && this.froms[at] < until; ) {
+    for (let at = this.spanOf(from); at < this.froms.length && this.froms[at] < until;) {
       const [begins, ends] = [this.froms[at], this.untils[at]];
       const left: Minute[][] = [];
       if (begins < from) left.push([begins, from]);

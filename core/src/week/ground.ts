@@ -50,8 +50,11 @@ function daysFor({ jobs, means }: WeekWish): number {
   const week = means.people.reduce((sum, { hours }) => sum + hours.filter((day) => day !== null).length, 0);
   const hands = jobs.reduce((sum, { works }) => sum + works.reduce((all, work) => all + work.hands + 30, 0), 0);
   const waits = Math.max(0, ...jobs.map(({ works }) => works.reduce((all, work) => all + work.wait, 0)));
-  const holds = jobs.reduce((sum, { works }) => sum + works.reduce((all, { wait, turns, hangs }) => all + (turns + hangs > 0 ? wait : 0), 0), 0);
-  const along = (hands / (3 * 60)) * (7 / Math.max(1, week)) + (3 * waits + 1.5 * holds / Math.max(1, means.arms)) / DAY;
+  const holds = jobs.reduce(
+    (sum, { works }) => sum + works.reduce((all, { wait, turns, hangs }) => all + (turns + hangs > 0 ? wait : 0), 0),
+    0,
+  );
+  const along = (hands / (3 * 60)) * (7 / Math.max(1, week)) + (3 * waits + (1.5 * holds) / Math.max(1, means.arms)) / DAY;
   return Math.min(MOST_DAYS, Math.ceil(28 + along));
 }
 
@@ -85,7 +88,11 @@ export const turnedAt = ({ clock }: Pick<Ground, 'clock'>, work: Work, laid: Min
   work.cures ? clock.after(laid, work.turning) : laid + work.turning;
 
 /** Takes what a work holds off the ground. */
-export function bookWork(ground: Ground, work: Work, { at, person }: { readonly at: Minute; readonly person: string | null }): void {
+export function bookWork(
+  ground: Ground,
+  work: Work,
+  { at, person }: { readonly at: Minute; readonly person: string | null },
+): void {
   const laid = at + work.hands;
   const ready = readyAfter(ground, work, laid);
   ground.people.find(({ id }) => id === person)?.free.book(at, laid);

@@ -10,7 +10,10 @@ export type PersonId = z.infer<typeof personIdSchema>;
 /** When hands work on a day of the week; null on a day off. */
 const dayHours = z
   .strictObject({ from: timeOfDay, until: timeOfDay })
-  .refine(({ from, until }) => from < until, { path: ['until'], message: 'A day ends after it began: nobody works past midnight.' })
+  .refine(({ from, until }) => from < until, {
+    path: ['until'],
+    message: 'A day ends after it began: nobody works past midnight.',
+  })
   .nullable();
 
 const personSchema = z.strictObject({

@@ -18,7 +18,10 @@ export function ordersToTry(week: Prepared): readonly (readonly Chain[])[] {
     ...order.filter((job) => week.pinned[job].some((pin) => pin !== null)),
     ...order.filter((job) => week.pinned[job].every((pin) => pin === null)),
   ];
-  const usual = [byDue, bySlack, longest].flatMap((order) => [jobByJob(withPins(order), chains), inTurns(withPins(order), chains)]);
+  const usual = [byDue, bySlack, longest].flatMap((order) => [
+    jobByJob(withPins(order), chains),
+    inTurns(withPins(order), chains),
+  ]);
   return week.pinned.flat().some((pin) => pin !== null) ? [...usual, byPins(week, byDue)] : usual;
 }
 

@@ -41,7 +41,13 @@ export function placeAll(
     const fixed = slice(pinned[job]);
     const placed = placeChain(taken, chain, earliest, fixed, near && slice(near[job]));
     if ('fails' in placed) {
-      failed[job] = whyFailed(placed.fails, chain.map(({ titles }) => titles[0]), placed.at, ground.days, chain[placed.at]);
+      failed[job] = whyFailed(
+        placed.fails,
+        chain.map(({ titles }) => titles[0]),
+        placed.at,
+        ground.days,
+        chain[placed.at],
+      );
       continue;
     }
     placed.spots.forEach((spot, at) => {
@@ -67,7 +73,13 @@ function whyFailed(
   return { kind: 'window', work: titles[at], next: titles.at(at + 1) ?? titles[at], wait, within: within ?? wait };
 }
 
-function plannedJob(ground: Ground, job: Job, spots: readonly Spot[], pinned: readonly (Spot | null)[], whyNot: WhyNot | null): PlannedJob {
+function plannedJob(
+  ground: Ground,
+  job: Job,
+  spots: readonly Spot[],
+  pinned: readonly (Spot | null)[],
+  whyNot: WhyNot | null,
+): PlannedJob {
   if (whyNot) return { job, works: [], whyNot, done: null, late: 0, missed: false };
   const works = job.works.map((work, at): PlannedWork => {
     const { at: begins, person } = spots[at];

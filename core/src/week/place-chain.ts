@@ -8,9 +8,7 @@ export interface Spot {
 }
 
 /** Where works that hang together by their windows go, or why they go nowhere. */
-export type Chained =
-  | { readonly spots: readonly Spot[] }
-  | { readonly fails: 'pin' | 'window' | 'too far'; readonly at: number };
+export type Chained = { readonly spots: readonly Spot[] } | { readonly fails: 'pin' | 'window' | 'too far'; readonly at: number };
 
 /** A window that nobody's hours reach across for so many days is reached on no day. */
 const GIVE_UP = 21 * 24 * 60;
@@ -31,9 +29,13 @@ export function placeChain(
 ): Chained {
   const earliest = works.map(() => from);
   const spots: Spot[] = [];
-  for (let k = 0; k < works.length; ) {
+  for (let k = 0; k < works.length;) {
     const fixed = pinned[k];
-    const spot = fixed ? (fixed.at >= earliest[k] ? fixed : null) : spotFor(ground, works[k], earliest[k], near?.[k] ?? null, stepAfter(works[k - 1]));
+    const spot = fixed
+      ? fixed.at >= earliest[k]
+        ? fixed
+        : null
+      : spotFor(ground, works[k], earliest[k], near?.[k] ?? null, stepAfter(works[k - 1]));
     if (spot === null) return { fails: fixed ? 'pin' : 'too far', at: k };
     const closes = k > 0 ? closesAfter(ground, works[k - 1], spots[k - 1].at + works[k - 1].hands) : null;
     if (closes !== null && spot.at > closes) {
@@ -64,7 +66,7 @@ export function spotFor(ground: Ground, work: Work, from: Minute, near: Spot | n
     const there = work.hands === 0 ? { at: near.at, person: null } : whoIsFree(ground, work, near.at, near.person, step);
     if (there?.at === near.at && inTheWay(ground, work, near.at) === null) return there;
   }
-  for (let at = from; at <= ground.ends; ) {
+  for (let at = from; at <= ground.ends;) {
     const spot = work.hands === 0 ? { at, person: null } : whoIsFree(ground, work, at, near?.person ?? null, step);
     if (spot === null) return null;
     const later = inTheWay(ground, work, spot.at);

@@ -22,7 +22,11 @@ export interface Prepared {
 
 export function prepare(wish: WeekWish): Prepared {
   const ground = groundOf(wish);
-  const jobs = wish.jobs.map((job) => ({ ...job, from: Math.max(job.from, wish.now), works: inOneGo(job.works, ground.longest) }));
+  const jobs = wish.jobs.map((job) => ({
+    ...job,
+    from: Math.max(job.from, wish.now),
+    works: inOneGo(job.works, ground.longest),
+  }));
   for (const { holds, from, begun } of jobs)
     if (holds && !begun) {
       ground.arms.book(wish.now, from, holds.arms);
@@ -55,7 +59,10 @@ function bookPins(ground: Ground, jobs: readonly Job[], pinned: (Spot | null)[][
     const work = jobs[job].works[at];
     const laid = pin.at + work.hands;
     const ready = readyAfter(ground, work, laid);
-    const person = work.hands === 0 ? null : (ground.people.find(({ id, free }) => (pin.person ?? id) === id && free.has(pin.at, laid))?.id ?? null);
+    const person =
+      work.hands === 0
+        ? null
+        : (ground.people.find(({ id, free }) => (pin.person ?? id) === id && free.has(pin.at, laid))?.id ?? null);
     const taken =
       (work.hands > 0 && person === null) ||
       pin.at < jobs[job].from ||

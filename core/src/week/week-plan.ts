@@ -44,7 +44,17 @@ export interface Worth {
   readonly ends: number;
 }
 
-const ORDER = ['unplanned', 'missed', 'late', 'lateMinutes', 'moved', 'end', 'hurry', 'mixes', 'ends'] as const satisfies readonly (keyof Worth)[];
+const ORDER = [
+  'unplanned',
+  'missed',
+  'late',
+  'lateMinutes',
+  'moved',
+  'end',
+  'hurry',
+  'mixes',
+  'ends',
+] as const satisfies readonly (keyof Worth)[];
 
 /** Below this, two figures are one: hurry is a sum of shares. */
 const SAME = 1e-9;

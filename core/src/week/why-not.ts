@@ -2,7 +2,13 @@ import { countText, durationText } from '../units';
 
 /** Why a job can't be planned at all. */
 export type WhyNot =
-  | { readonly kind: 'too few'; readonly what: 'turner arm' | 'place to spray' | 'hook'; readonly needs: number; readonly has: number; readonly work: string }
+  | {
+      readonly kind: 'too few';
+      readonly what: 'turner arm' | 'place to spray' | 'hook';
+      readonly needs: number;
+      readonly has: number;
+      readonly work: string;
+    }
   | { readonly kind: 'too long'; readonly work: string; readonly hands: number; readonly longest: number }
   | { readonly kind: 'window'; readonly work: string; readonly next: string; readonly wait: number; readonly within: number }
   | { readonly kind: 'pin'; readonly work: string }

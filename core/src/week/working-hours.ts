@@ -31,7 +31,11 @@ export const dayOf = (minute: Minute, zone: Zone): string => format(minute * MIN
 export const timeOf = (minute: Minute, zone: Zone): string => format(minute * MINUTE, 'HH:mm', { in: tz(zone) });
 
 /** Days from the one a minute is on, with the day of the week each is, Monday 0. */
-export function daysFrom(minute: Minute, many: number, zone: Zone): readonly { readonly day: string; readonly weekday: number }[] {
+export function daysFrom(
+  minute: Minute,
+  many: number,
+  zone: Zone,
+): readonly { readonly day: string; readonly weekday: number }[] {
   // A calendar's days are the same everywhere: counted where each has 24 hours.
   const first = Date.parse(dayOf(minute, zone));
   return Array.from({ length: many }, (_, i) => {

@@ -17,6 +17,7 @@ const works: {
   template: async (asked, from) => (await import('../template/template-work')).templateDrawn(asked, from),
   samples: async (asked) => (await import('../palettes/samples-work')).samplesPages(asked),
   make: async (asked, from) => (await import('../makes/make-work')).frozenMake(asked, from),
+  week: async (asked, from) => (await import('../week/week-work')).weekJobs(asked, from),
   sheet: async (asked) => (await import('../makes/sheet-work')).sheetPages(asked),
   photo: async (asked) => (await import('../photos/photo-work')).keptPhoto(asked),
   summary: async (asked, from) => (await import('../designs/summary-work')).summaryOf(asked, from),

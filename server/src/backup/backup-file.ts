@@ -4,9 +4,9 @@ import * as z from 'zod';
 import { snapshotSchema, type Snapshot } from './snapshot';
 
 export const BACKUP_FORMAT = 'aurantia backup';
-export const BACKUP_VERSION = 3;
+export const BACKUP_VERSION = 4;
 /** Parts that backups of earlier versions don't have, and the version that brought them. */
-const cameWith: Partial<Record<keyof Snapshot, number>> = { makes: 2, readings: 3, photos: 3, room: 3 };
+const cameWith: Partial<Record<keyof Snapshot, number>> = { makes: 2, readings: 3, photos: 3, room: 3, orders: 4, books: 4 };
 /** What is unpacked at most: far more than any workshop's documents, far less than what stalls a machine. */
 const MOST_BYTES = 512 * 1024 * 1024;
 

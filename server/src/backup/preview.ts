@@ -22,6 +22,8 @@ export function previewOf(now: Snapshot, then: Snapshot): Preview {
     compared('cups', rows(now.cups), rows(then.cups)),
     compared('palettes', rows(now.palettes), rows(then.palettes)),
     compared('makes', makes(now), makes(then)),
+    compared('orders', orders(now), orders(then)),
+    compared('week and money', books(now), books(then)),
     compared('settings', settings(now), settings(then)),
   ];
 }
@@ -64,6 +66,21 @@ const rows = (all: Snapshot['cups'], { ledger }: Pick<Snapshot, 'ledger'> = { le
     name: nameIn(row.document, row.id),
     whole: JSON.stringify([row, ledger.filter(({ item_id }) => item_id === row.id)]),
   }));
+
+const orders = ({ orders: all }: Snapshot): readonly Thing[] =>
+  all.map((row) => ({ id: row.id, name: whoIn(row.document), whole: JSON.stringify(row) }));
+
+const whoIn = (document: unknown): string =>
+  typeof document === 'object' &&
+  document !== null &&
+  'who' in document &&
+  typeof document.who === 'string' &&
+  document.who !== ''
+    ? `for ${document.who}`
+    : 'an order';
+
+const books = ({ books: all }: Snapshot): readonly Thing[] =>
+  all.map((row) => ({ id: row.name, name: row.name === 'week' ? 'the week' : 'the money', whole: JSON.stringify(row) }));
 
 const settings = ({ workshop }: Snapshot): readonly Thing[] =>
   workshop.map((row) => ({ id: 'settings', name: nameIn(row.document, 'the settings'), whole: textOf(row) }));

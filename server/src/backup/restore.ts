@@ -1,9 +1,9 @@
-import { sql } from 'kysely';
 import { tagRows } from '../designs/design-marks';
 import { noteWords } from '../makes/found-makes';
 import { wordsInRows } from '../makes/make-words';
 import { namesInText } from '../designs/names-of';
 import type { Store } from '../store/open-store';
+import { withoutTriggers } from '../store/without-triggers';
 import { textOf, type Snapshot } from './snapshot';
 
 /**
@@ -12,31 +12,31 @@ import { textOf, type Snapshot } from './snapshot';
  */
 export function restore(store: Store, snapshot: Snapshot): Promise<void> {
   return store.transaction().execute(async (within) => {
-    const { rows: triggers } = await sql<{ name: string; sql: string }>`
-      select name, sql from sqlite_master where type = 'trigger'`.execute(within);
-    for (const { name } of triggers) await sql`drop trigger ${sql.ref(name)}`.execute(within);
-    for (const table of [
-      'summary',
-      'held_revision',
-      'design_tag',
-      'photo',
-      'make_words',
-      'reading',
-      'room',
-      'make_entry',
-      'make',
-      'ledger',
-      'revision',
-      'design',
-      'shelf_item',
-      'cup',
-      'palette',
-      'workshop',
-      'set_aside',
-    ] as const)
-      await within.deleteFrom(table).execute();
-    await write(within, snapshot);
-    for (const trigger of triggers) await sql.raw(trigger.sql).execute(within);
+    await withoutTriggers(within, async () => {
+      for (const table of [
+        'summary',
+        'held_revision',
+        'design_tag',
+        'photo',
+        'make_words',
+        'reading',
+        'room',
+        'make_entry',
+        'make',
+        'ledger',
+        'revision',
+        'design',
+        'shelf_item',
+        'cup',
+        'palette',
+        'cup_order',
+        'book',
+        'workshop',
+        'set_aside',
+      ] as const)
+        await within.deleteFrom(table).execute();
+      await write(within, snapshot);
+    });
   });
 }
 
@@ -66,6 +66,7 @@ async function write(within: Store, snapshot: Snapshot): Promise<void> {
   for (const [table, rows] of [
     ['cup', snapshot.cups],
     ['palette', snapshot.palettes],
+    ['cup_order', snapshot.orders],
   ] as const)
     for (const { id, removed_at, revision, ...body } of rows)
       await within
@@ -92,6 +93,11 @@ async function write(within: Store, snapshot: Snapshot): Promise<void> {
       .execute();
   for (const photo of snapshot.photos) await within.insertInto('photo').values(photo).execute();
   for (const moment of snapshot.room) await within.insertInto('room').values(moment).execute();
+  for (const { name, revision, ...body } of snapshot.books)
+    await within
+      .insertInto('book')
+      .values({ name, revision, document: textOf(body) })
+      .execute();
   for (const { revision, ...body } of snapshot.workshop)
     await within
       .insertInto('workshop')

@@ -73,6 +73,11 @@ export const snapshotRows = {
   async *room(within) {
     yield* await within.selectFrom('room').selectAll().orderBy('at').execute();
   },
+  orders: (within) => kept(within, 'cup_order'),
+  async *books(within) {
+    for (const { name, revision, document } of await within.selectFrom('book').selectAll().orderBy('name').execute())
+      if (name === 'week' || name === 'money') yield { name, revision, ...bodyOf(document) };
+  },
   async *workshop(within) {
     for (const { revision, settings } of await within.selectFrom('workshop').selectAll().execute())
       yield { revision, ...bodyOf(settings) };
@@ -110,7 +115,7 @@ async function* withRevisions(
   }
 }
 
-async function* kept(within: Store, table: 'cup' | 'palette'): AsyncGenerator<Snapshot['cups'][number]> {
+async function* kept(within: Store, table: 'cup' | 'palette' | 'cup_order'): AsyncGenerator<Snapshot['cups'][number]> {
   for (const { id, removed_at, revision, document } of await within.selectFrom(table).selectAll().orderBy('place').execute())
     yield { id, removed_at, revision, ...bodyOf(document) };
 }
@@ -127,6 +132,8 @@ export const snapshotOf = (store: Store): Promise<Snapshot> =>
     readings: await all(snapshotRows.readings(within)),
     photos: await all(snapshotRows.photos(within)),
     room: await all(snapshotRows.room(within)),
+    orders: await all(snapshotRows.orders(within)),
+    books: await all(snapshotRows.books(within)),
     workshop: await all(snapshotRows.workshop(within)),
     setAside: await all(snapshotRows.setAside(within)),
   }));

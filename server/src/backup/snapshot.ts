@@ -74,6 +74,9 @@ export const snapshotSchema = z.strictObject({
     )
     .default([]),
   room: z.array(z.strictObject({ at: count, celsius: z.number(), humidity: z.number().nullable() })).default([]),
+  // Nor did they take orders, plan weeks or count money.
+  orders: z.array(row).default([]),
+  books: z.array(z.strictObject({ name: z.enum(['week', 'money']), revision: count, ...body })).default([]),
   workshop: z.array(z.strictObject({ revision: count, ...body })).max(1),
   setAside: z.array(z.strictObject({ kind: z.string().max(40), id, at: when, ...body })),
 });

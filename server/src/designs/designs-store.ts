@@ -46,6 +46,12 @@ export class DesignsStore {
     private readonly now = () => new Date(),
   ) {}
 
+  /** What each that is there is called. */
+  async names(): Promise<readonly { readonly id: DesignId; readonly name: string }[]> {
+    const rows = await this.store.selectFrom('design').where('removed_at', 'is', null).select(['id', 'name']).execute();
+    return rows.map(({ id, name }) => ({ id: id as DesignId, name }));
+  }
+
   async newest(id: string): Promise<KeptDesign> {
     const row = await this.latestRow(id);
     if (!row) throw notFound('design');

@@ -124,6 +124,17 @@ export class MakesStore {
     });
   }
 
+  /** Cups of a make that weren’t given up: none where they were, or where there is no such make. */
+  async cupsOf(id: string): Promise<number> {
+    const row = await this.store
+      .selectFrom('make')
+      .where('id', '=', id)
+      .where('over', '<', GIVEN_UP)
+      .select('cups')
+      .executeTakeFirst();
+    return row?.cups ?? 0;
+  }
+
   /** Ids of the makes of a design, the first first; the latest of them where there are many. */
   async ofDesign(design: string): Promise<readonly string[]> {
     const rows = await this.store

@@ -12,7 +12,7 @@ export class KeptDocuments<Document> {
 
   constructor(
     private readonly store: Store,
-    private readonly table: 'cup' | 'palette' | 'shelf_item',
+    private readonly table: 'cup' | 'palette' | 'shelf_item' | 'cup_order',
     private readonly what: string,
     private readonly schema: z.ZodType<Document>,
   ) {}

@@ -50,6 +50,9 @@ export interface Tables {
   };
   cup: { id: string; document: string; place: Generated<number>; removed_at: string | null; revision: Generated<number> };
   palette: { id: string; document: string; place: Generated<number>; removed_at: string | null; revision: Generated<number> };
+  cup_order: { id: string; document: string; place: Generated<number>; removed_at: string | null; revision: Generated<number> };
+  /** what there is one of: `week`, `money` */
+  book: { name: string; document: string; revision: number };
   ledger: { row: Generated<number>; item_id: string; at: string; change: number | null; left_after: number | null; why: string };
   make: {
     id: string;

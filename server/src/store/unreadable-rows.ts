@@ -1,6 +1,9 @@
 import { designSchema, settingsSchema, shelfItemSchema, cupSchema } from '@aurantia/core';
 import { makeSchema } from '@aurantia/core/make';
+import { moneyWaysSchema } from '@aurantia/core/money';
+import { orderSchema } from '@aurantia/core/order';
 import { paletteSchema } from '@aurantia/core/palette';
+import { weekBookSchema } from '@aurantia/core/week';
 import * as z from 'zod';
 import type { Store } from './open-store';
 import { readRow } from './read-row';
@@ -20,7 +23,7 @@ export class UnreadableRows {
 
   async all(): Promise<Unreadable[]> {
     const { store } = this;
-    const kept = async (table: 'shelf_item' | 'cup' | 'palette') =>
+    const kept = async (table: 'shelf_item' | 'cup' | 'palette' | 'cup_order') =>
       store.selectFrom(table).select(['id', 'document']).orderBy('place').execute();
     const settings = await store.selectFrom('workshop').select('settings').execute();
     return [
@@ -28,6 +31,9 @@ export class UnreadableRows {
       ...faulty('shelf item', await kept('shelf_item'), shelfItemSchema),
       ...faulty('cup', await kept('cup'), cupSchema),
       ...faulty('palette', await kept('palette'), paletteSchema),
+      ...faulty('order', await kept('cup_order'), orderSchema),
+      ...faulty('book', await this.book('week'), weekBookSchema),
+      ...faulty('book', await this.book('money'), moneyWaysSchema),
       ...faulty('make', await store.selectFrom('make').select(['id', 'document']).execute(), makeSchema),
       ...faulty(
         'settings',
@@ -41,6 +47,10 @@ export class UnreadableRows {
         text: document,
       })),
     ];
+  }
+
+  private book(name: 'week' | 'money') {
+    return this.store.selectFrom('book').where('name', '=', name).select(['name as id', 'document']).execute();
   }
 
   private async designs(): Promise<Unreadable[]> {

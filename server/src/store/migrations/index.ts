@@ -8,6 +8,7 @@ import * as readings from './2026-11-29-readings';
 import * as revisions from './2026-11-26-revisions';
 import * as needs from './2026-11-30-needs';
 import * as sharing from './2026-11-30-sharing';
+import * as week from './2026-11-30-week';
 import * as summaries from './2026-11-26-summaries';
 import * as wordsOfMakes from './2026-11-29-words-of-makes';
 import * as tags from './2026-11-27-tags';
@@ -26,4 +27,5 @@ export const migrations: Record<string, Migration> = {
   '2026-11-29-words-of-makes': wordsOfMakes,
   '2026-11-30-needs': needs,
   '2026-11-30-sharing': sharing,
+  '2026-11-30-week': week,
 };

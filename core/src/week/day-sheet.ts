@@ -1,0 +1,70 @@
+import { listText } from '../units';
+import type { Minute } from './job';
+import { mixesOf } from './mixes';
+import type { PlannedJob, WeekPlan } from './week-plan';
+import { dayOf, timeOf, type Zone } from './working-hours';
+
+/** A line of a day's sheet: one step, or a cup that is done. */
+export interface SheetLine {
+  readonly at: Minute;
+  /** `08:00` and `08:25`; the end is empty of what takes no time */
+  readonly from: string;
+  readonly until: string;
+  readonly who: string;
+  readonly cup: string;
+  readonly does: string;
+  /** what it waits for after, and until when the next has to have begun */
+  readonly then: string;
+}
+
+/** A job as one calls it: the design, how many, and for whom. */
+export const jobText = ({ name, who, cups }: PlannedJob['job']): string =>
+  `${name}${cups > 1 ? ` × ${cups}` : ''}${who === '' ? '' : `, ${who}`}`;
+
+/** All that hands do on a day, in the order of time. @param nameOf what a person is called */
+export function daySheet({ jobs }: WeekPlan, day: string, zone: Zone, nameOf: (person: string) => string): readonly SheetLine[] {
+  const clock = (minute: Minute) => timeOf(minute, zone);
+  const moment = (minute: Minute) => (dayOf(minute, zone) === day ? clock(minute) : `${weekday(minute, zone)} ${clock(minute)}`);
+  const shared = new Map(
+    mixesOf(jobs)
+      .filter(({ works }) => works.length > 1)
+      .flatMap(({ works }) => works.map(({ job, planned }) => [`${job}/${planned.work.key}`, works] as const)),
+  );
+  const called = new Map(jobs.map(({ job }) => [job.id, jobText(job)]));
+  const lines = jobs.flatMap(({ job, works, done, late }): readonly SheetLine[] => {
+    const steps = works.flatMap((one, at): readonly SheetLine[] => {
+      if (one.work.hands === 0 || dayOf(one.at, zone) !== day) return [];
+      const mix = shared.get(`${job.id}/${one.work.key}`)?.filter((other) => other.job !== job.id) ?? [];
+      const before = works.at(at - 1);
+      const closing = at > 0 && before?.closes != null ? ` Begin before ${moment(before.closes)}.` : '';
+      const one_pot = mix.length > 0 ? ` One mix with ${listText(mix.map((other) => called.get(other.job) ?? ''))}.` : '';
+      const waits = one.ready > one.laid ? `ready ${moment(one.ready)}` : 'go on at once';
+      return [
+        {
+          at: one.at,
+          from: clock(one.at),
+          until: clock(one.laid),
+          who: one.person === null ? '' : nameOf(one.person),
+          cup: jobText(job),
+          does: `${one.work.titles.join(', then ')}.${closing}${one_pot}`,
+          then: one.closes === null ? waits : `${waits}, next before ${moment(one.closes)}`,
+        },
+      ];
+    });
+    const ends = done !== null && dayOf(done, zone) === day ? [done] : [];
+    const over = ends.map((at): SheetLine => ({
+      at,
+      from: clock(at),
+      until: '',
+      who: '',
+      cup: jobText(job),
+      does: 'Cured through.',
+      then: late > 0 ? 'late' : 'to hand over',
+    }));
+    return [...steps, ...over];
+  });
+  return lines.sort((one, other) => one.at - other.at);
+}
+
+const weekday = (minute: Minute, zone: Zone): string =>
+  new Date(minute * 60_000).toLocaleDateString('en', { weekday: 'short', timeZone: zone });

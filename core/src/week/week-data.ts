@@ -1,0 +1,56 @@
+import * as z from 'zod';
+import { weekBookSchema } from './means';
+
+const minute = z.number();
+const workSchema = z.object({
+  key: z.string(),
+  titles: z.array(z.string()).readonly(),
+  hands: z.number(),
+  wait: z.number(),
+  within: z.number().nullable(),
+  cures: z.boolean(),
+  sprays: z.number(),
+  turns: z.number(),
+  turning: z.number(),
+  hangs: z.number(),
+  resin: z.string().nullable(),
+});
+
+/** A job as it is sent. */
+export const jobSchema = z.object({
+  id: z.string(),
+  name: z.string(),
+  who: z.string(),
+  cups: z.int(),
+  due: minute.nullable(),
+  from: minute,
+  before: minute.nullable(),
+  works: z.array(workSchema).readonly(),
+  begun: z.object({ at: minute, person: z.string().nullable() }).nullable(),
+  holds: z.object({ arms: z.number(), hooks: z.number() }).nullable(),
+});
+
+export const jobTakeSchema = z.object({
+  job: z.string(),
+  coat: z.string(),
+  title: z.string(),
+  item: z.string(),
+  amount: z.number(),
+});
+
+/** Everything a week is planned from, as it is sent: the book with its revision, and the jobs there are. */
+export const weekDataSchema = z.object({
+  /** ms since 1970, by the workshop's clock */
+  now: z.number(),
+  book: weekBookSchema,
+  /** 0 while nothing was kept yet */
+  revision: z.int(),
+  jobs: z.array(jobSchema),
+  takes: z.array(jobTakeSchema),
+  /** orders that can't become jobs, each with a sentence */
+  troubles: z.array(z.object({ order: z.string(), name: z.string(), says: z.string() })),
+  room: z.object({ wakes: z.string(), sleeps: z.string(), celsius: z.number() }),
+  /** °C as the sensor saw it by day and by night; null where it saw too little */
+  seen: z.object({ day: z.number(), night: z.number() }).nullable(),
+});
+export type WeekData = z.infer<typeof weekDataSchema>;

@@ -1,0 +1,76 @@
+import type { SheetLine } from '@aurantia/core/week';
+import type { Content, TableCell } from 'pdfmake/interfaces';
+import { pdfmake } from '../pdf/pdf-maker';
+
+const INK = '#2A1B2E';
+const SOFT = '#6B5A66';
+const PEEL = '#C2470F';
+const LINE = '#E6DAC8';
+
+export interface DayAsked {
+  readonly workshop: string;
+  /** `2026-11-30` */
+  readonly day: string;
+  readonly lines: readonly SheetLine[];
+  readonly paper: 'A4' | 'Letter';
+}
+
+/** A day of the week's plan on paper: a line a step, with a box to tick. */
+export function sheetOfDay({ workshop, day, lines, paper }: DayAsked): Promise<Buffer> {
+  const title = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' }).format(
+    Date.parse(day),
+  );
+  const empty: Content = { text: 'Nothing is planned for this day.', margin: [0, 12] };
+  return pdfmake
+    .createPdf({
+      pageSize: paper === 'A4' ? 'A4' : 'LETTER',
+      pageMargins: [34, 28, 34, 32],
+      info: { title },
+      defaultStyle: { font: 'Figtree', fontSize: 9.5, color: INK, lineHeight: 1.15 },
+      footer: (page, count) => ({
+        text: `${title}, page ${page} of ${count}`,
+        alignment: 'right',
+        margin: [34, 8],
+        color: SOFT,
+        fontSize: 8,
+      }),
+      content: [
+        {
+          text: [
+            { text: title, font: 'Bricolage', bold: true, fontSize: 20 },
+            { text: `   ${workshop}`, color: SOFT },
+          ],
+          margin: [0, 0, 0, 8],
+        },
+        lines.length === 0
+          ? empty
+          : {
+              layout: {
+                hLineColor: () => LINE,
+                hLineWidth: () => 0.6,
+                vLineWidth: () => 0,
+                paddingLeft: () => 0,
+                paddingRight: () => 8,
+                paddingTop: () => 4,
+                paddingBottom: () => 4,
+              },
+              table: { widths: [10, 64, 130, '*', 50], dontBreakRows: true, body: lines.map(row) },
+            },
+        {
+          text: 'The label, local codes and the maker’s data sheet decide. Gloves, eye protection and air for resin; spray outdoors or in a booth.',
+          color: SOFT,
+          fontSize: 8,
+          margin: [0, 12, 0, 0],
+        },
+      ],
+    })
+    .getBuffer();
+}
+
+const row = ({ from, until, who, cup, does, then }: SheetLine): TableCell[] => [
+  { canvas: [{ type: 'rect', x: 0, y: 2, w: 8, h: 8, lineColor: SOFT, lineWidth: 0.8 }] },
+  { text: until === '' ? from : `${from}–${until}`, bold: true, color: PEEL },
+  { text: cup, bold: true },
+  { stack: [does, { text: then, color: SOFT }] },
+  { text: who, color: SOFT },
+];
