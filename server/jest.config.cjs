@@ -1,7 +1,7 @@
 module.exports = {
   testMatch: ['<rootDir>/test/**/*.spec.ts'],
   transform: { '\\.(ts|js)$': '@swc/jest' },
-  transformIgnorePatterns: ['/node_modules/(?!culori|uuid|clipper2-ts|qr)'],
+  transformIgnorePatterns: ['/node_modules/(?!culori|uuid|clipper2-ts|qr|@date-fns|ical)'],
   testEnvironment: 'node',
   // What is done aside begins a thread of its own: some seconds where everything else is busy too.
   testTimeout: 60000,
