@@ -98,9 +98,7 @@ export function byKind({ lines }: Cost): readonly { readonly kind: CostKind; rea
 }
 
 /** What each coat costs, kind by kind, in the order they are laid; what belongs to none comes last, under null. */
-export function byCoat({
-  lines,
-}: Cost): readonly {
+export function byCoat({ lines }: Cost): readonly {
   readonly coat: CoatId | null;
   readonly kinds: Readonly<Partial<Record<CostKind, number>>>;
   readonly cost: number;
@@ -113,4 +111,24 @@ export function byCoat({
   }
   const all = [...coats].map(([coat, kinds]) => ({ coat, kinds, cost: Object.values(kinds).reduce((sum, one) => sum + one, 0) }));
   return [...all.filter(({ coat }) => coat !== null), ...all.filter(({ coat }) => coat === null)];
+}
+
+/** The same of one cup. */
+export function eachOf(cost: Cost): Cost {
+  const { cups } = cost;
+  return {
+    ...cost,
+    cups: 1,
+    lines: cost.lines.map((line) => ({
+      ...line,
+      amount: line.amount / cups,
+      cost: line.cost === null ? null : line.cost / cups,
+      lost: line.lost / cups,
+    })),
+    materials: cost.materials / cups,
+    hours: cost.hours / cups,
+    wages: cost.wages === null ? null : cost.wages / cups,
+    rejects: cost.rejects / cups,
+    total: cost.total / cups,
+  };
 }

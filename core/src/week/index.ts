@@ -1,3 +1,4 @@
+export * from './board';
 export { boundOf, type Bound } from './bound';
 export { inOneGo } from './chains';
 export { faultsOfWeek } from './check-week';
@@ -13,6 +14,7 @@ export { leftOver, weekNeeds, type JobTake } from './week-needs';
 export { compareWorth, type PlannedJob, type PlannedWork, type WeekPlan, type Worth } from './week-plan';
 export * from './week-data';
 export { seenRoom } from './seen-room';
+export * from './typed-hours';
 export { WeekSearch } from './week-search';
 export { latestStart, type LatestStart } from './when';
 export { whyNotText, type WhyNot } from './why-not';

@@ -1,3 +1,4 @@
+import { designIdSchema } from '@aurantia/core';
 import { orderSchema, ordersCsv, readOrders, OrdersTableError, batchesOf, type Order, type OrderId } from '@aurantia/core/order';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { v7 } from 'uuid';
@@ -19,6 +20,13 @@ export const ordersRoutes: FastifyPluginAsyncZod<Memory> = async (
   keptRoutes(app, orders, orderSchema);
 
   const named = () => designs.names();
+
+  // What there is to order, by name.
+  app.get(
+    '/designs',
+    { schema: { response: { 200: z.array(z.object({ id: designIdSchema, name: z.string() })) } } },
+    async () => [...(await named())],
+  );
 
   app.get('/table.csv', async (_, reply) => {
     const all = (await orders.all()).map(({ document }) => document);

@@ -8,6 +8,7 @@ import {
   type WeekData,
   type WeekPlan,
 } from '@aurantia/core/week';
+import { orderSchema } from '@aurantia/core/order';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
 import { ProblemError } from '../http/problem';
@@ -29,7 +30,7 @@ const inZone = z.object({ zone });
 const WEEK = 7 * 24 * 60 * 60_000;
 
 /** The week: what there is to do and with what, as it was planned last; on paper, and as a calendar. */
-export const weekRoutes: FastifyPluginAsyncZod<Memory> = async (app, { week, workshop, room, clock, aside, makeChanges }) => {
+export const weekRoutes: FastifyPluginAsyncZod<Memory> = async (app, { week, workshop, room, clock, aside }) => {
   async function dataFor(inThe: string): Promise<WeekData> {
     const now = clock.now();
     const { document: book, revision } = await week.kept();
@@ -50,6 +51,22 @@ export const weekRoutes: FastifyPluginAsyncZod<Memory> = async (app, { week, wor
 
   app.get('/', { schema: { querystring: inZone, response: { 200: weekDataSchema } } }, ({ query }) => dataFor(query.zone));
 
+  // An order that isn't taken yet, as work: whether there is room for it is worked out where it is asked.
+  app.post(
+    '/jobs',
+    {
+      schema: {
+        querystring: inZone,
+        body: orderSchema,
+        response: { 200: weekDataSchema.pick({ jobs: true, takes: true, troubles: true }) },
+      },
+    },
+    async ({ query, body }) => {
+      const { document: book } = await week.kept();
+      return aside.do('week', { now: clock.now(), zone: query.zone, means: book.means, asks: body });
+    },
+  );
+
   app.put(
     '/',
     {
@@ -58,11 +75,7 @@ export const weekRoutes: FastifyPluginAsyncZod<Memory> = async (app, { week, wor
         response: { 200: z.object({ document: weekBookSchema, revision: z.int() }) },
       },
     },
-    async ({ body }) => {
-      const kept = await week.keep(body.document, body.parent);
-      makeChanges.tell('');
-      return kept;
-    },
+    ({ body }) => week.keep(body.document, body.parent),
   );
 
   app.get(

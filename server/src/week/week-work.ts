@@ -22,6 +22,8 @@ export interface WeekAsked {
   readonly now: number;
   readonly zone: Zone;
   readonly means: Means;
+  /** an order that is only asked about: its jobs alone, as if none of it were begun */
+  readonly asks?: Order | undefined;
 }
 
 export type WeekJobs = Pick<WeekData, 'jobs' | 'takes' | 'troubles'>;
@@ -33,11 +35,13 @@ const planned = new Map<string, Make>();
 const MOST_PLANNED = 200;
 
 /** All that is to be done: what is left of each make on the bench, and the cups of taken orders that aren’t begun. */
-export async function weekJobs({ now, zone, means }: WeekAsked, from: Reading): Promise<WeekJobs> {
+export async function weekJobs({ now, zone, means, asks }: WeekAsked, from: Reading): Promise<WeekJobs> {
   const { workshop, stamp } = await from.workshop();
   const room = { celsius: workshop.settings.celsius, now: Math.ceil(now / 60_000) };
-  const orders = (await new OrdersStore(from.store).all()).map(({ document }) => document).filter(isOpen);
-  const makes = await madeLately(from, now, orders);
+  const orders = asks
+    ? [{ ...asks, makes: [] }]
+    : (await new OrdersStore(from.store).all()).map(({ document }) => document).filter(isOpen);
+  const makes = asks ? [] : await madeLately(from, now, orders);
   const ordered = new Map(
     orders.flatMap((order) => order.makes.map((make, at) => [make as string, namesOf(order, '', at, zone)] as const)),
   );

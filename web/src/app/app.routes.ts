@@ -66,6 +66,30 @@ export const routes: Routes = [
     loadComponent: () => import('./places/logbook/logbook-place').then((m) => m.LogbookPlace),
   },
   {
+    path: 'week',
+    canMatch: [forAll],
+    title: 'Week · Aurantia',
+    loadComponent: () => import('./places/week/week-place').then((m) => m.WeekPlace),
+  },
+  {
+    path: 'week/orders',
+    canMatch: [forAll],
+    title: 'Orders · Aurantia',
+    loadComponent: () => import('./places/week/orders/orders-page').then((m) => m.OrdersPage),
+  },
+  {
+    path: 'week/stock',
+    canMatch: [forAll],
+    title: 'Stock over the weeks · Aurantia',
+    loadComponent: () => import('./places/week/stock/stock-page').then((m) => m.StockPage),
+  },
+  {
+    path: 'week/money',
+    canMatch: [forAll],
+    title: 'Money · Aurantia',
+    loadComponent: () => import('./places/week/money/money-page').then((m) => m.MoneyPage),
+  },
+  {
     path: 'learnt',
     canMatch: [forAll],
     title: 'What weighings taught · Aurantia',

@@ -17,6 +17,7 @@ const places = [
   { path: '/shelf', name: 'Shelf', key: 's' },
   { path: '/cups', name: 'Cups', key: 'c' },
   { path: '/bench', name: 'Bench', key: 'b' },
+  { path: '/week', name: 'Week', key: 'w' },
 ] as const;
 /** What a device is shown that was let in to the bench alone. */
 const atTheBench = [places[3], { path: '/log', name: 'Logbook', key: 'l' }] as const;
@@ -80,6 +81,9 @@ export class App {
     return [
       ...places.map(({ path, name, key }) => ({ group: 'Go to', name, keys: `g ${key}`, run: go(path) })),
       { group: 'Go to', name: 'What the bench will take, and what to buy', run: () => void this.openNeeds() },
+      { group: 'Go to', name: 'Orders', run: go('/week/orders') },
+      { group: 'Go to', name: 'Stock over the weeks', run: go('/week/stock') },
+      { group: 'Go to', name: 'Money: costs and prices', run: go('/week/money') },
       { group: 'Go to', name: 'Palettes', run: go('/shelf/palettes') },
       { group: 'Go to', name: 'Logbook of what was made', run: go('/log') },
       { group: 'Go to', name: 'What weighings taught', run: go('/learnt') },

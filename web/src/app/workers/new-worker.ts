@@ -62,6 +62,12 @@ export const newRefitWorker = (): Worker => new Worker(new URL('./refit.worker',
 /** Plans the rest of a half-made cup. */
 export const newFromHereWorker = (): Worker => new Worker(new URL('./from-here.worker', import.meta.url), { type: 'module' });
 
+/** Plans weeks. */
+export const newWeekWorker = (): Worker => new Worker(new URL('./week.worker', import.meta.url), { type: 'module' });
+
+/** Counts what cups cost. */
+export const newCostsWorker = (): Worker => new Worker(new URL('./costs.worker', import.meta.url), { type: 'module' });
+
 /** What a worker's failure is to a maker; one that couldn't even be loaded says nothing of itself. */
 export const workerFailed = ({ message }: ErrorEvent): string =>
   message

@@ -1,0 +1,156 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { MatDialog } from '@angular/material/dialog';
+import { MatMenuModule } from '@angular/material/menu';
+import { countText } from '@aurantia/core';
+import { boardOf, dayOf, jobText, minuteOf, movedText, whyNotText } from '@aurantia/core/week';
+import { format } from 'date-fns';
+import { catchError, debounceTime, EMPTY, filter } from 'rxjs';
+import { BUTTONS } from '../../parts/buttons';
+import { Choice } from '../../parts/fields/choice';
+import { Icon } from '../../parts/icons/icon';
+import { Makes } from '../../services/makes';
+import { Orders } from '../../services/orders';
+import { Week, ZONE } from '../../services/week';
+import { WorkshopTime } from '../../services/workshop-time';
+import { BoardView, type StepAt } from './board/board';
+import { boundText, planText } from './plan-words';
+import { StepPanel } from './step-panel/step-panel';
+import { WeekTabs } from './week-tabs';
+
+const DAY = 24 * 60;
+const SPANS = { day: DAY, three: 3 * DAY, all: 0 } as const;
+/** ms in which what others write is one reason to look again. */
+const SETTLED = 800;
+
+/** The week: when hands are on which cup, what waits meanwhile, and how all of it ends in time. */
+@Component({
+  selector: 'au-week-place',
+  imports: [BUTTONS, BoardView, Choice, Icon, MatMenuModule, StepPanel, WeekTabs],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './week-place.html',
+  styleUrl: './week-place.scss',
+})
+export class WeekPlace {
+  protected readonly week = inject(Week);
+  private readonly time = inject(WorkshopTime);
+  private readonly dialog = inject(MatDialog);
+
+  protected readonly span = signal<keyof typeof SPANS>('three');
+  protected readonly spans = [
+    { value: 'day', name: 'A day' },
+    { value: 'three', name: 'Three days' },
+    { value: 'all', name: 'All of it' },
+  ] as const;
+  /** days that what is shown begins after today */
+  protected readonly on = signal(0);
+  protected readonly chosen = signal<StepAt | null>(null);
+  /** what moved is told in full */
+  protected readonly open = signal(false);
+  private readonly now = computed(() => Math.floor(this.time.now() / 60_000));
+  protected readonly nameOf = computed(() => {
+    const people = this.week.data()?.book.means.people ?? [];
+    return (id: string) => people.find((one) => one.id === id)?.name ?? '';
+  });
+  private readonly from = computed(() => {
+    const today = minuteOf(dayOf(this.now(), ZONE), '00:00', ZONE);
+    return minuteOf(dayOf(today + this.on() * DAY + DAY / 2, ZONE), '00:00', ZONE);
+  });
+  protected readonly board = computed(() => {
+    const [plan, data] = [this.week.plan(), this.week.data()];
+    if (!plan || !data) return null;
+    const { means, blocks } = data.book;
+    const from = this.from();
+    const until = this.span() === 'all' ? Math.max(plan.worth.end + 120, from + DAY) : from + SPANS[this.span()];
+    return boardOf(plan, { from, until, now: this.now(), zone: ZONE, means, blocks });
+  });
+  protected readonly shown = computed(() => {
+    const plan = this.week.plan();
+    const chosen = this.chosen();
+    const planned = plan?.jobs.find(({ job }) => job.id === chosen?.job);
+    const at = planned?.works.findIndex(({ work }) => work.key === chosen?.work) ?? -1;
+    return planned && at >= 0 ? { planned, at } : null;
+  });
+  protected readonly says = computed(() => {
+    const planned = this.week.planned();
+    return planned ? planText(planned.plan) : '';
+  });
+  protected readonly bound = computed(() => {
+    const planned = this.week.planned();
+    return planned && planned.plan.worth.end > 0 ? boundText(planned.bound, planned.plan) : '';
+  });
+  protected readonly late = computed(() => (this.week.plan()?.worth.late ?? 0) > 0);
+  protected readonly troubles = computed(() => {
+    const lost = this.week.planned()?.lost ?? [];
+    const jobs = this.week.plan()?.jobs ?? [];
+    const pinLost = lost.map(({ job, work, at }) => {
+      const own = jobs.find((one) => one.job.id === job);
+      const title = own?.works.find((one) => one.work.key === work)?.work.titles[0] ?? 'A step';
+      return `“${title}”${own ? ` of ${jobText(own.job)}` : ''} can’t be begun ${format(at * 60_000, 'EEE HH:mm')}, where it was pinned to: hands or arms are taken, or what comes before isn’t ready. The pin is out.`;
+    });
+    return [
+      ...(this.week.data()?.troubles ?? []).map(({ name, says }) => `${name}: ${says}`),
+      ...jobs.flatMap(({ job, whyNot }) => (whyNot ? [`${jobText(job)}: ${whyNotText(whyNot)}`] : [])),
+      ...jobs.flatMap(({ job, missed }) =>
+        missed ? [`${jobText(job)}: the window closes before hands are free. Let it cure and sand it.`] : [],
+      ),
+      ...pinLost,
+    ];
+  });
+  protected readonly moved = computed(() => (this.week.moved() ?? []).map(movedText));
+  protected readonly movedSays = computed(() => `${countText(this.moved().length, 'cup')} moved`);
+  protected readonly empty = computed(
+    () => this.week.plan() !== null && this.week.plan()?.jobs.length === 0 && this.troubles().length === 0,
+  );
+  protected readonly sheet = computed(
+    () => `/api/week/sheet.pdf?zone=${encodeURIComponent(ZONE)}&day=${dayOf(this.from(), ZONE)}`,
+  );
+  protected readonly sheetDay = computed(() => format(this.from() * 60_000, 'EEE d MMM'));
+  protected readonly calendars = computed(() => {
+    const address = (rest: string) => `/api/week/calendar.ics?zone=${encodeURIComponent(ZONE)}${rest}`;
+    return [
+      { name: 'Everything', href: address('') },
+      ...(this.week.data()?.book.means.people ?? []).map(({ id, name }) => ({
+        name: `What ${name} does`,
+        href: address(`&person=${encodeURIComponent(id)}`),
+      })),
+      ...(this.week.plan()?.jobs ?? []).map(({ job }) => ({
+        name: jobText(job),
+        href: address(`&job=${encodeURIComponent(job.id)}`),
+      })),
+    ].slice(0, 40);
+  });
+
+  constructor() {
+    this.time.watch();
+    this.week.load();
+    inject(Orders).load();
+    inject(Makes)
+      .changes()
+      .pipe(
+        debounceTime(SETTLED),
+        filter(() => !this.week.busy()),
+        catchError(() => EMPTY),
+        takeUntilDestroyed(),
+      )
+      .subscribe(() => this.week.load());
+    // A step that is done, or of a job that is gone, is no longer looked at.
+    effect(() => {
+      if (this.chosen() && this.week.plan() && !this.shown()) this.chosen.set(null);
+    });
+  }
+
+  protected shift(days: number): void {
+    this.on.set(Math.max(-7, Math.min(370, this.on() + days)));
+  }
+
+  protected async openMeans(): Promise<void> {
+    const { MeansDialog } = await import('./means-dialog/means-dialog');
+    this.dialog.open(MeansDialog, { width: '860px', maxWidth: '96vw', ariaLabel: 'Hands and arms' });
+  }
+
+  protected async newOrder(): Promise<void> {
+    const { OrderDialog } = await import('./order-dialog/order-dialog');
+    this.dialog.open(OrderDialog, { width: '720px', maxWidth: '96vw', ariaLabel: 'An order', data: null });
+  }
+}

@@ -1,0 +1,203 @@
+import { computed, inject, Injectable, signal } from '@angular/core';
+import {
+  jobSchema,
+  movedBetween,
+  weekBookSchema,
+  weekDataSchema,
+  type Job,
+  type JobMoved,
+  type Placed,
+  type WeekBook,
+  type WeekData,
+  type WeekPlan,
+  type WeekWish,
+} from '@aurantia/core/week';
+import type { Order } from '@aurantia/core/order';
+import { map, switchMap, type Observable, type Subscription } from 'rxjs';
+import * as z from 'zod';
+import { newWeekWorker } from '../workers/new-worker';
+import type { WeekPlanned, WeekRequest, WeekRoom } from '../workers/week-request';
+import { Api } from './api';
+import { askWorker } from './ask-worker';
+import { Notices } from './notices';
+import { keptElsewhere } from './ordered-saving';
+import { WorkshopTime } from './workshop-time';
+
+const keptSchema = z.object({ document: weekBookSchema, revision: z.int() });
+const jobsSchema = z.object({
+  jobs: z.array(jobSchema),
+  troubles: z.array(z.object({ says: z.string() }).loose()),
+});
+
+/** Tries that a plan anew is worth, and one that only follows what is there. */
+const TRIES = { anew: 6000, follow: 600 } as const;
+
+/** The zone of the wall clock beside this screen. */
+export const ZONE = Intl.DateTimeFormat().resolvedOptions().timeZone;
+
+/** The week as this page knows it: what there is to do, and the plan, worked out in a worker. */
+@Injectable({ providedIn: 'root' })
+export class Week {
+  private readonly api = inject(Api);
+  private readonly time = inject(WorkshopTime);
+  private readonly notices = inject(Notices);
+  private working: Subscription | null = null;
+
+  readonly data = signal<WeekData | null>(null);
+  readonly planned = signal<WeekPlanned | null>(null);
+  readonly busy = signal(false);
+  /** what the last change moved; null where nothing changed yet */
+  readonly moved = signal<readonly JobMoved[] | null>(null);
+  readonly plan = computed(() => this.planned()?.plan ?? null);
+
+  /** Asks what there is to do now, and follows the plan that was kept. */
+  load(): void {
+    this.api.get(`week?zone=${encodeURIComponent(ZONE)}`, weekDataSchema).subscribe({
+      next: (data) => {
+        this.time.set(data.now);
+        this.data.set(data);
+        this.moved.set(null);
+        this.work(data, data.book.placed.length > 0 ? data.book.placed : null);
+      },
+      error: (error: unknown) => this.notices.failed(error, () => this.load()),
+    });
+  }
+
+  /** Works the whole week out anew, whatever stood where; what is pinned stays. */
+  planAnew(): void {
+    const data = this.data();
+    if (data) this.work(data, null);
+  }
+
+  /** Enough: the best so far stands. */
+  stop(): void {
+    this.working?.unsubscribe();
+    this.working = null;
+    this.busy.set(false);
+    this.keepPlan();
+  }
+
+  /** Other hands or arms, other blocks or pins: the plan follows, with as little moved as can be. */
+  change(change: Partial<Omit<WeekBook, 'placed'>>): void {
+    const data = this.data();
+    if (!data) return;
+    const plan = this.plan();
+    const next = { ...data, book: { ...data.book, ...change } };
+    this.data.set(next);
+    this.keep(next.book, () => {
+      // Other arms part orders otherwise: what there is to do is asked anew.
+      if (change.means) this.reloadJobs(plan);
+      else this.work(next, plan && placedIn(plan));
+    });
+  }
+
+  /** What a change would come to, without making it. */
+  whatIf(
+    change: Partial<Omit<WeekBook, 'placed'>>,
+  ): Observable<{ readonly plan: WeekPlan; readonly moved: readonly JobMoved[] }> {
+    const [data, plan] = [this.data(), this.plan()];
+    const wish = data && { ...wishOf(data), ...data.book, ...change };
+    return askWorker<WeekPlanned>(
+      newWeekWorker,
+      { asks: 'plan', wish, before: null, tries: TRIES.follow },
+      ({ done }) => done,
+    ).pipe(map((answer) => ({ plan: answer.plan, moved: plan ? movedBetween(plan, answer.plan) : [] })));
+  }
+
+  /** Whether there is room for an order that isn’t taken yet, and when it has to be begun. */
+  roomFor(order: Order): Observable<WeekRoom> {
+    const [data, plan] = [this.data(), this.plan()];
+    return this.api.post(`week/jobs?zone=${encodeURIComponent(ZONE)}`, order, jobsSchema).pipe(
+      switchMap(({ jobs, troubles }) => {
+        const [trouble] = troubles;
+        if (trouble) throw new Error(trouble.says);
+        if (!data) throw new Error('The week isn’t here yet. Ask again in a moment.');
+        // One that is changed takes its own place.
+        const others = data.jobs.filter(({ id }) => !id.startsWith(`${order.id}/`));
+        const request: WeekRequest = {
+          asks: 'room',
+          wish: { ...wishOf(data), jobs: others },
+          before: plan ? placedIn(plan) : [],
+          jobs: jobs.map((job: Job) => job),
+        };
+        return askWorker<WeekRoom>(newWeekWorker, request, () => true);
+      }),
+    );
+  }
+
+  private reloadJobs(plan: WeekPlan | null): void {
+    this.api.get(`week?zone=${encodeURIComponent(ZONE)}`, weekDataSchema).subscribe({
+      next: (data) => {
+        this.data.set(data);
+        this.work(data, plan && placedIn(plan));
+      },
+      error: (error: unknown) => this.notices.failed(error, () => this.reloadJobs(plan)),
+    });
+  }
+
+  private work(data: WeekData, before: readonly Placed[] | null): void {
+    this.working?.unsubscribe();
+    const was = this.plan();
+    this.busy.set(true);
+    const request: WeekRequest = { asks: 'plan', wish: wishOf(data), before, tries: before ? TRIES.follow : TRIES.anew };
+    this.working = askWorker<WeekPlanned>(newWeekWorker, request, ({ done }) => done).subscribe({
+      next: (planned) => {
+        this.planned.set(planned);
+        if (was) this.moved.set(movedBetween(was, planned.plan));
+      },
+      error: (error: unknown) => {
+        this.busy.set(false);
+        this.notices.failed(error);
+      },
+      complete: () => {
+        this.busy.set(false);
+        this.keepPlan();
+      },
+    });
+  }
+
+  /** Keeps the plan where it isn’t the one that is kept. */
+  private keepPlan(): void {
+    const [data, plan] = [this.data(), this.plan()];
+    if (!data || !plan) return;
+    const placed = placedIn(plan);
+    if (JSON.stringify(placed) !== JSON.stringify(data.book.placed)) this.keep({ ...data.book, placed });
+  }
+
+  private keep(book: WeekBook, then: () => void = () => undefined): void {
+    const data = this.data();
+    if (!data) return;
+    this.api.put('week', { parent: data.revision, document: book }, keptSchema).subscribe({
+      next: ({ document, revision }) => {
+        const now = this.data();
+        if (now) this.data.set({ ...now, book: document, revision });
+        then();
+      },
+      error: (error: unknown) => {
+        if (keptElsewhere(error, weekBookSchema)) {
+          this.notices.say('The week was changed in another window; that is shown now.');
+          this.load();
+          return;
+        }
+        this.notices.failed(error);
+        this.load();
+      },
+    });
+  }
+}
+
+/** What a worker plans from. */
+export const wishOf = ({ now, book, jobs, room }: WeekData): WeekWish => ({
+  now: Math.ceil(now / 60_000),
+  zone: ZONE,
+  jobs,
+  means: book.means,
+  blocks: book.blocks,
+  pins: book.pins,
+  room,
+});
+
+const placedIn = ({ jobs }: WeekPlan): Placed[] =>
+  jobs.flatMap(({ job, works }) =>
+    works.map(({ work, at, person }) => ({ job: job.id, work: work.key, at, person: person as Placed['person'] })),
+  );
