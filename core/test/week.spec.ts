@@ -1,6 +1,4 @@
-import { CureClock } from '../src/week/cure-clock';
-import { dayOf, daysFrom, minuteOf, timeOf, WeekSearch, whyNotText, type Job, type WeekWish } from '../src/week';
-import { hoursOf } from '../src/week/working-hours';
+import { CureClock, hoursOf, dayOf, daysFrom, minuteOf, timeOf, WeekSearch, whyNotText, type Job, type WeekWish } from '../src/week';
 import { MONDAY, person, plainJob, plainWork, randomWeek, ZONE } from './random-week';
 
 const week = (jobs: readonly Job[], rest: Partial<WeekWish> = {}): WeekWish => ({

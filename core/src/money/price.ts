@@ -52,3 +52,8 @@ export function priceForWage(wage: number, cost: Cost, ways: MoneyWays, cups = 1
   const needed = ((cost.materials + cost.hours * wage) / cost.cups) * times + (ways.feeFixed + ways.postage) / cups;
   return roundedUp(needed / (1 - ways.fee), ways.rounding);
 }
+
+/** What cups earned that were really made and sold, each. */
+export function earnedBy(price: number, cost: Cost, ways: MoneyWays): Price & { readonly wage: number | null } {
+  return { ...soldAt(price, cost, ways, cost.cups), wage: wageAt(price, cost, ways, cost.cups) };
+}

@@ -20,4 +20,8 @@ export function typedHours(
 }
 
 /** The same to read. */
-export const hoursText = (hours: DayHours): string => (hours === null ? '' : `${hours.from}–${hours.until}`);
+export const hoursText = (hours: DayHours): string =>
+  hours === null ? '' : `${shortTime(hours.from)}–${shortTime(hours.until)}`;
+
+/** `8` for 08:00, `21:30` for half past nine. */
+const shortTime = (time: string): string => time.replace(/^0/, '').replace(/:00$/, '');

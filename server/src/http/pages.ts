@@ -13,6 +13,7 @@ const places: Readonly<Record<string, Audience>> = {
   designs: 'all',
   shelf: 'all',
   cups: 'all',
+  week: 'all',
   learnt: 'all',
   pair: 'anyone',
 };

@@ -21,8 +21,9 @@ const zone = z
   .max(60)
   .refine((name) => {
     try {
-      return new Intl.DateTimeFormat('en', { timeZone: name }) !== null;
+      return new Intl.DateTimeFormat('en', { timeZone: name }).resolvedOptions().timeZone !== '';
     } catch {
+      // A name it doesn't know is told, as every other refusal is.
       return false;
     }
   }, 'There is no such time zone.');

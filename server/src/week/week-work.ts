@@ -130,11 +130,7 @@ interface Planning {
 }
 
 /** So many cups of an order as they would be begun now. */
-async function asPlanned(
-  { design, like, cups: _, ...order }: Order,
-  cups: number,
-  { from, workshop, stamp }: Planning,
-): Promise<Make> {
+async function asPlanned({ id, design, like }: Order, cups: number, { from, workshop, stamp }: Planning): Promise<Make> {
   const { document, revision } = like
     ? await new MakesStore(from.store).one(like).then(({ make }) => ({ document: make.design, revision: make.revision }))
     : await from.designs.newest(design);
@@ -144,7 +140,7 @@ async function asPlanned(
   if (document.coats.length === 0)
     throw new ProblemError(422, 'No coats', `“${document.name}” has no coats yet: lay some, then its orders can be planned.`);
   const make = makeOf(
-    { id: order.id as string as MakeId, cups, label: '' },
+    { id: id as string as MakeId, cups, label: '' },
     { design: document, revision, workshop, number: 1, at: new Date().toISOString() },
   );
   if (planned.size >= MOST_PLANNED) planned.clear();

@@ -25,6 +25,7 @@ import { WorkshopMemory } from '../services/workshop';
 import type { HandleMove } from '../parts/area-handle/area-handle';
 import { AreaMoves } from './area-moves';
 import { Autosave } from './autosave';
+import { CostChip } from './cost-chip/cost-chip';
 import { DocumentHistory } from './document-history';
 import { OpenDesign } from './open-design';
 import { PlannedDocument } from './planned-document';
@@ -41,7 +42,7 @@ const PROBE = 'probe';
 /** One design, open: the rail of stages, the cup at the left, the stage's work at the right. */
 @Component({
   selector: 'au-workspace',
-  imports: [BUTTONS, CupView, FirstCup, PracticeNote, Unfetched, MatInput, RouterLink, RouterOutlet],
+  imports: [CostChip, BUTTONS, CupView, FirstCup, PracticeNote, Unfetched, MatInput, RouterLink, RouterOutlet],
   providers: [DocumentHistory, PlannedDocument, Autosave, DesignSession, OpenDesign, AreaMoves],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './workspace.html',

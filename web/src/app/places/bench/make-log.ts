@@ -7,6 +7,7 @@ import { WorkshopMemory } from '../../services/workshop';
 import { WorkshopTime } from '../../services/workshop-time';
 import type { LoggedMake } from '../../services/makes';
 import { MadeAgain } from './made-again';
+import { MakeCost } from './make-cost';
 import { MakePhotosStrip } from './make-photos';
 import { MakeScore } from './make-score';
 import { momentText } from '../../parts/moment-text';
@@ -14,7 +15,7 @@ import { momentText } from '../../parts/moment-text';
 /** What happened to a cup, line by line, the latest first: planned beside what it really was. */
 @Component({
   selector: 'au-make-log',
-  imports: [BUTTONS, MadeAgain, MakePhotosStrip, MakeScore],
+  imports: [BUTTONS, MadeAgain, MakeCost, MakePhotosStrip, MakeScore],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="head">
@@ -26,6 +27,9 @@ import { momentText } from '../../parts/moment-text';
     <au-make-score [logged]="logged()" />
     <au-make-photos [logged]="logged()" />
     @if (all) {
+      @defer (on idle) {
+        <au-make-cost [logged]="logged()" />
+      }
       <au-made-again [logged]="logged()" />
       <button type="button" matButton="outlined" class="other" (click)="refit()">See it on another cup…</button>
     }

@@ -3,7 +3,7 @@ import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { MatDialog } from '@angular/material/dialog';
 import { MatMenuModule } from '@angular/material/menu';
 import { countText } from '@aurantia/core';
-import { boardOf, dayOf, jobText, minuteOf, movedText, whyNotText } from '@aurantia/core/week';
+import { boardOf, dayOf, daySheet, jobText, minuteOf, movedText, whyNotText } from '@aurantia/core/week';
 import { format } from 'date-fns';
 import { catchError, debounceTime, EMPTY, filter } from 'rxjs';
 import { BUTTONS } from '../../parts/buttons';
@@ -105,6 +105,10 @@ export class WeekPlace {
   protected readonly sheet = computed(
     () => `/api/week/sheet.pdf?zone=${encodeURIComponent(ZONE)}&day=${dayOf(this.from(), ZONE)}`,
   );
+  protected readonly day = computed(() => {
+    const plan = this.week.plan();
+    return plan ? daySheet(plan, dayOf(this.from(), ZONE), ZONE, this.nameOf()) : [];
+  });
   protected readonly sheetDay = computed(() => format(this.from() * 60_000, 'EEE d MMM'));
   protected readonly calendars = computed(() => {
     const address = (rest: string) => `/api/week/calendar.ics?zone=${encodeURIComponent(ZONE)}${rest}`;

@@ -52,7 +52,7 @@ export class MeansDialog {
   protected readonly means = signal<Means | null>(this.book?.means ?? null);
   protected readonly blocks = signal<readonly Block[]>(this.book?.blocks ?? []);
   /** by what is typed into, what is wrong with it */
-  protected readonly wrong = signal<Readonly<Record<string, string>>>({});
+  protected readonly wrong = signal<Partial<Readonly<Record<string, string>>>>({});
   protected readonly today = dayOf(Math.floor(this.time.now() / 60_000), ZONE);
   protected readonly fresh = signal({ person: EVERYBODY, from: this.today, until: this.today, why: '' });
 

@@ -23,7 +23,7 @@ export class MoneyPage {
   protected readonly orders = inject(Orders);
   protected readonly askWho = ASK_WHO;
   protected readonly things = (Object.keys(thingNames) as Thing[]).map((thing) => ({ thing, name: eachNames[thing] }));
-  protected readonly wrong = signal<Readonly<Record<string, string>>>({});
+  protected readonly wrong = signal<Partial<Readonly<Record<string, string>>>>({});
   protected readonly designs = computed(() => this.orders.designs().map(({ id, name }) => ({ value: id as string, name })));
   protected readonly design = linkedSignal(() => this.designs().at(0)?.value ?? '');
   protected readonly rejects = computed(() => {

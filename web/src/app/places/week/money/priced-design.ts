@@ -73,11 +73,9 @@ export class PricedDesign {
     const [cost, one, ten] = shown?.costed?.costs ?? [];
     if (!shown || !cost || !one || !ten || shown.counts[1] === shown.counts[0]) return null;
     const by = shown.counts[2] - shown.counts[0];
-    return {
-      one: moneyText(one.total - cost.total, this.money.ways()),
-      by,
-      many: moneyText((ten.total - cost.total) / by, this.money.ways()),
-    };
+    const text = (amount: number) => moneyText(amount, this.money.ways());
+    const many = by > 1 ? `, ${by} more ${text((ten.total - cost.total) / by)} each` : '';
+    return `One more at the same time costs ${text(one.total - cost.total)}${many}.`;
   });
   /** what is typed stays, until another design is looked at */
   protected readonly sold = signal<number | null>(null);

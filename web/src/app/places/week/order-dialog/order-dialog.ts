@@ -90,13 +90,16 @@ export class OrderDialog {
     const [cost, ways, { cups, price }] = [this.cost(), this.money.ways(), this.order()];
     if (!cost) return null;
     const wage = price === null ? null : wageAt(price / cups, cost, ways, cups);
+    const text = (amount: number) => moneyText(amount, ways);
+    const hours = ways.rate === null ? 'hours not counted' : `${text(ways.rate)} an hour of hands in it`;
+    const earns = wage === null ? '' : ` At the agreed price an hour earns ${text(wage)}.`;
+    const others = cost.unpriced.length > 3 ? ` and ${cost.unpriced.length - 3} more` : '';
     return {
-      costs: moneyText(floorOf(cost), ways),
-      asks: moneyText(cups * priceForWage(ways.rate ?? 0, cost, ways, cups), ways),
-      rate: ways.rate === null ? null : moneyText(ways.rate, ways),
-      earns: wage === null ? null : moneyText(wage, ways),
-      unpriced: cost.unpriced.slice(0, 3).join(', '),
-      more: Math.max(0, cost.unpriced.length - 3),
+      says: `A cup costs ${text(floorOf(cost))}, ${hours}; ${text(cups * priceForWage(ways.rate ?? 0, cost, ways, cups))} for all pays that, fees and postage.${earns}`,
+      unpriced:
+        cost.unpriced.length === 0
+          ? ''
+          : `Not in it, for nobody said their price: ${cost.unpriced.slice(0, 3).join(', ')}${others}.`,
     };
   });
 

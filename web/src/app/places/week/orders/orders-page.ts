@@ -42,12 +42,10 @@ export class OrdersPage {
   protected readonly refused = signal<TableRead['refused']>([]);
   private readonly found = computed(() => {
     const word = this.words().trim().toLocaleLowerCase();
-    const all = this.orders
-      .all()
-      .map((order) => ({
-        order,
-        design: this.orders.designs().find(({ id }) => id === order.design)?.name ?? 'a design that isn’t here',
-      }));
+    const all = this.orders.all().map((order) => ({
+      order,
+      design: this.orders.designs().find(({ id }) => id === order.design)?.name ?? 'a design that isn’t here',
+    }));
     const some = all.filter(({ order, design }) =>
       `${order.who} ${design} ${order.note} ${order.state}`.toLocaleLowerCase().includes(word),
     );

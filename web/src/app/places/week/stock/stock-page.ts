@@ -11,6 +11,9 @@ import { Week } from '../../../services/week';
 import { WorkshopMemory } from '../../../services/workshop';
 import { WeekTabs } from '../week-tabs';
 
+/** ms that are told by the hour. */
+const SHORT = 6 * 86_400_000;
+
 /** What all that is planned takes from the shelf, which day what runs out, and what is left over the weeks. */
 @Component({
   selector: 'au-stock-page',
@@ -61,7 +64,10 @@ export class StockPage {
       up: `${unit} left`,
       points: [...points, { x: last.x + 12 * 3_600_000, y: last.y }],
       marks: [],
-      told: { x: (at) => format(at, 'EEE d MMM'), y: (left) => `${Number(left.toFixed(1))} ${unit}` },
+      told: {
+        x: (at) => format(at, last.x - data.now < SHORT ? 'EEE HH:mm' : 'EEE d MMM'),
+        y: (left) => `${Number(left.toFixed(1))} ${unit}`,
+      },
       axis: { y: (left) => String(Number(left.toFixed(1))) },
       top: null,
       ...(last.y < 0 ? { bottom: Math.floor(last.y), limit: { y: 0, name: 'the jar is empty' } } : {}),
