@@ -33,13 +33,12 @@ const SETTLED = 500;
       text-align: left;
     }
     b {
-      font: 700 1.25rem/1.2 var(--title);
-      color: #fff;
+      font: 700 1.1875rem/1.2 var(--title);
     }
     span {
       font-size: 0.7812rem;
       font-weight: 400;
-      color: #d9cdd6;
+      color: var(--on-night-soft);
       text-decoration: underline;
       text-underline-offset: 2px;
     }

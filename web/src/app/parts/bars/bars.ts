@@ -25,20 +25,22 @@ export interface Bars {
   readonly told: (value: number) => string;
 }
 
-/** Tokens of colour that parts take turns with, and how dense each is hatched: they are told apart without colour too. */
+/** Tokens of colour that parts take turns with, and how thin each is hatched, 0 where it is plain: they are told apart without colour too. */
 const LOOKS = [
   { token: '--peel', gap: 0 },
-  { token: '--plum', gap: 5 },
+  { token: '--plum', gap: 3 },
   { token: '--leaf', gap: 0 },
-  { token: '--warn', gap: 4 },
+  { token: '--warn', gap: 2 },
   { token: '--soft', gap: 0 },
-  { token: '--peel', gap: 4 },
-  { token: '--leaf', gap: 5 },
+  { token: '--peel', gap: 2.5 },
+  { token: '--leaf', gap: 3 },
   { token: '--ink', gap: 0 },
   { token: '--plum', gap: 0 },
   { token: '--grip', gap: 3 },
 ] as const;
 const ROW = 30;
+/** px of a tile of hatching. */
+const TILE = 6;
 
 /** Bars that lie, a line each; what each part is stands below, and the same as a table for who can’t see it. */
 @Component({
@@ -114,7 +116,7 @@ export class BarsChart {
     this.bars().parts.map(({ name }, at) => {
       const { token, gap } = LOOKS[at % LOOKS.length];
       const paint =
-        gap === 0 ? `var(${token})` : `repeating-linear-gradient(135deg, var(${token}) 0 2px, var(--sheet) 2px ${gap}px)`;
+        gap === 0 ? `var(${token})` : `repeating-linear-gradient(135deg, var(${token}) 0 2px, var(--sheet) 2px ${1.6 * gap}px)`;
       return { name, paint };
     }),
   );
@@ -172,16 +174,23 @@ export class BarsChart {
   }
 }
 
-/** Paint that is plain, or hatched so densely. */
+/** Paint that is plain, or hatched. @param gap the more, the thinner its lines; 0 is plain */
 function hatched(colour: string, ground: string, gap: number): string | CanvasPattern {
   if (gap === 0) return colour;
   const tile = document.createElement('canvas');
-  tile.width = tile.height = gap + 2;
+  tile.width = tile.height = TILE;
   const pen = tile.getContext('2d');
   if (!pen) return colour;
   pen.fillStyle = ground;
   pen.fillRect(0, 0, tile.width, tile.height);
-  pen.fillStyle = colour;
-  pen.fillRect(0, 0, 2, tile.height);
+  // Lines that go on from tile to tile: one across it, and its ends in both corners.
+  pen.strokeStyle = colour;
+  pen.lineWidth = TILE / gap;
+  for (const shift of [-TILE, 0, TILE]) {
+    pen.beginPath();
+    pen.moveTo(shift, TILE);
+    pen.lineTo(shift + TILE, 0);
+    pen.stroke();
+  }
   return pen.createPattern(tile, 'repeat') ?? colour;
 }

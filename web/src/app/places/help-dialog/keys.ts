@@ -11,6 +11,7 @@ export const keysByPlace: readonly {
       { key: 'g s', does: 'Shelf' },
       { key: 'g c', does: 'Cups' },
       { key: 'g b', does: 'Bench' },
+      { key: 'g w', does: 'Week, with orders, stock and money' },
       { key: '/', does: 'Search, where there is a search' },
       { key: '?', does: 'This help' },
       { key: 'Esc', does: 'Close what lies over the page; take back what was typed into a figure' },
@@ -35,6 +36,13 @@ export const keysByPlace: readonly {
     keys: [
       { key: '↑ ↓', does: 'One spoon more or less in an amount' },
       { key: 'arrows', does: 'Tilt the swatch in the light; move a stop of a fade' },
+    ],
+  },
+  {
+    place: 'Week',
+    keys: [
+      { key: 'arrows', does: 'From step to step, and from cup to cup' },
+      { key: 'Page Up, Page Down', does: 'A day back, a day on; Home is today' },
     ],
   },
   { place: 'Bench', keys: [{ key: 'Enter, Page Down', does: 'What the large button does; a foot pedal sends either' }] },

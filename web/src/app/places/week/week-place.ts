@@ -150,7 +150,7 @@ export class WeekPlace {
 
   protected async openMeans(): Promise<void> {
     const { MeansDialog } = await import('./means-dialog/means-dialog');
-    this.dialog.open(MeansDialog, { width: '860px', maxWidth: '96vw', ariaLabel: 'Hands and arms' });
+    this.dialog.open(MeansDialog, { width: '920px', maxWidth: '96vw', ariaLabel: 'Hands and arms' });
   }
 
   protected async newOrder(): Promise<void> {

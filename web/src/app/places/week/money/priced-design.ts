@@ -114,4 +114,4 @@ export class PricedDesign {
 const savingText = (saving: Saving): string =>
   saving.kind === 'twin'
     ? `${saving.instead} instead of ${saving.name}: ${differenceWords(saving.apart).word}`
-    : `Without coat ${saving.number}, “${saving.title}”; the check says what that does`;
+    : `Without coat ${saving.number}, “${saving.title}”`;
