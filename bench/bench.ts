@@ -10,6 +10,7 @@ import { learnRows } from './learn-bench';
 import { logRows } from './log-bench';
 import { ringRows } from './ring-bench';
 import { surfaceRows } from './surface-bench';
+import { weekRows } from './week-bench';
 import { wetRow } from './wet-bench';
 
 printTable([
@@ -19,6 +20,7 @@ printTable([
   ...ringRows(),
   ...(await learnRows()),
   ...(await logRows()),
+  ...(await weekRows()),
   inkRow(),
   wetRow(),
   ...(await surfaceRows()),

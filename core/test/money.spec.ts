@@ -32,7 +32,8 @@ const ways: MoneyWays = {
 };
 const prices: Prices = { ways, shelf: workshop.shelf, failing: 0 };
 const cents = (amount: number) => Math.round(amount * 100);
-const sum = (cost: Cost, kind: string) => cost.lines.filter((line) => line.kind === kind).reduce((all, line) => all + (line.cost ?? 0), 0);
+const sum = (cost: Cost, kind: string) =>
+  cost.lines.filter((line) => line.kind === kind).reduce((all, line) => all + (line.cost ?? 0), 0);
 const paidFor = (make: Make, item: string): number => {
   const jar = make.shelf.find(({ id }) => id === item);
   return jar ? (costPerMl(jar) ?? 0) : 0;
@@ -103,9 +104,11 @@ describe('what a make really cost', () => {
 
   it('counts real hands, but not a night in which “done” was forgotten', () => {
     const hours = (until: number) =>
-      realCost(make, [...before, entry(100, { what: 'begun', coat: resin.coat }), entry(until, { what: 'done', coat: resin.coat })], prices).lines.find(
-        ({ coat, kind }) => coat === resin.coat && kind === 'hours',
-      )?.amount;
+      realCost(
+        make,
+        [...before, entry(100, { what: 'begun', coat: resin.coat }), entry(until, { what: 'done', coat: resin.coat })],
+        prices,
+      ).lines.find(({ coat, kind }) => coat === resin.coat && kind === 'hours')?.amount;
     expect(hours(130)).toBeCloseTo(0.5, 9);
     expect(hours(1000)).toBeCloseTo(resin.handsOn / 60, 9);
   });

@@ -1,6 +1,15 @@
 import * as fc from 'fast-check';
 import type { DesignId } from '../src';
-import { batchesOf, ordersCsv, orderSchema, readOrders, withoutName, withoutNameIn, type Order, type OrderId } from '../src/order';
+import {
+  batchesOf,
+  ordersCsv,
+  orderSchema,
+  readOrders,
+  withoutName,
+  withoutNameIn,
+  type Order,
+  type OrderId,
+} from '../src/order';
 
 const designs = [
   { id: 'one' as DesignId, name: 'Copper Eaves' },
@@ -48,7 +57,11 @@ it('a table with other columns, in another order, is read; what is wrong with a 
   ]);
 });
 
-it.each([['nothing at all', ''], ['no table', 'hello'], ['bytes', 'who,design\u0000']])('%s is refused with what to do', (_, text) => {
+it.each([
+  ['nothing at all', ''],
+  ['no table', 'hello'],
+  ['bytes', 'who,design\u0000'],
+])('%s is refused with what to do', (_, text) => {
   expect(() => readOrders(text, designs, newId)).toThrow(/first line names the columns|as CSV/);
 });
 

@@ -1,4 +1,15 @@
-import { CureClock, hoursOf, dayOf, daysFrom, minuteOf, timeOf, WeekSearch, whyNotText, type Job, type WeekWish } from '../src/week';
+import {
+  CureClock,
+  hoursOf,
+  dayOf,
+  daysFrom,
+  minuteOf,
+  timeOf,
+  WeekSearch,
+  whyNotText,
+  type Job,
+  type WeekWish,
+} from '../src/week';
 import { MONDAY, person, plainJob, plainWork, randomWeek, ZONE } from './random-week';
 
 const week = (jobs: readonly Job[], rest: Partial<WeekWish> = {}): WeekWish => ({
