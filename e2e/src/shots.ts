@@ -44,7 +44,17 @@ const shots: readonly { name: string; path: string; says: string | RegExp; then?
     says: 'This will show',
   },
   { name: 'cups', path: '/cups', says: 'Measuring sheet' },
-  { name: 'clock', path: '/designs/orchard-frost/coats?shown=clock', says: 'hands on' },
+  {
+    name: 'week',
+    path: '/week',
+    says: 'is cured through',
+    then: async (browser) => {
+      await reads(browser, 'Plan anew', '.head');
+      await browser.executeScript('document.querySelectorAll("au-board button.hands")[6].click()');
+      await reads(browser, 'Next can follow', 'au-step-panel');
+    },
+  },
+  { name: 'money', path: '/week/money', says: 'What would be cheaper', then: drawn },
   {
     name: 'refit',
     path: '/designs/slate-and-saffron/cup',
@@ -101,7 +111,6 @@ const shots: readonly { name: string; path: string; says: string | RegExp; then?
       await reads(browser, /Foot\s+ΔE/, 'mat-dialog-container table');
     },
   },
-  { name: 'learnt', path: '/learnt', says: 'What stays in the pot', then: drawn },
   // Last: they lay coats, and make a cup.
   {
     name: 'bench',

@@ -203,8 +203,10 @@ test('a cup is priced: its floor, what a price earns, what a wage asks; a fee th
 test('what a change costs shows while designing', async () => {
   await browser.get(`${program.address}/designs/copper-eaves/coats`);
   await reads(browser, /€\s+a cup costs/, '.tally');
-  await press(browser, 'Clear resin', 'button');
-  await type(browser, 'Thickness', '0.8');
+  await browser.executeScript(
+    '[...document.querySelectorAll(".title")].find((t) => t.innerText.includes("Clear resin")).click()',
+  );
+  await type(browser, 'Film', '0.8');
   await reads(browser, /€ more than as opened/, '.tally');
   await press(browser, /a cup costs/, '.tally button');
   await reads(browser, 'What would be cheaper', 'mat-dialog-container');

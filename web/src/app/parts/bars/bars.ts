@@ -41,6 +41,8 @@ const LOOKS = [
 const ROW = 30;
 /** px of a tile of hatching. */
 const TILE = 6;
+/** Letters beside a bar. */
+const LONGEST = 28;
 
 /** Bars that lie, a line each; what each part is stands below, and the same as a table for who can’t see it. */
 @Component({
@@ -53,31 +55,33 @@ const TILE = 6;
         <li><span [style.background]="part.paint"></span> {{ part.name }}</li>
       }
     </ul>
-    <table class="unseen">
-      <caption>
-        {{
-          label()
-        }}
-      </caption>
-      <thead>
-        <tr>
-          <td></td>
-          @for (part of bars().parts; track part.name) {
-            <th scope="col">{{ part.name }}</th>
-          }
-        </tr>
-      </thead>
-      <tbody>
-        @for (name of bars().names; track $index; let at = $index) {
+    <div class="unseen">
+      <table>
+        <caption>
+          {{
+            label()
+          }}
+        </caption>
+        <thead>
           <tr>
-            <th scope="row">{{ name }}</th>
+            <td></td>
             @for (part of bars().parts; track part.name) {
-              <td>{{ bars().told(part.values[at]) }}</td>
+              <th scope="col">{{ part.name }}</th>
             }
           </tr>
-        }
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          @for (name of bars().names; track $index; let at = $index) {
+            <tr>
+              <th scope="row">{{ name }}</th>
+              @for (part of bars().parts; track part.name) {
+                <td>{{ bars().told(part.values[at]) }}</td>
+              }
+            </tr>
+          }
+        </tbody>
+      </table>
+    </div>
   `,
   styles: `
     :host {
@@ -135,7 +139,7 @@ export class BarsChart {
     const token = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
     const [soft, line, ink] = ['--soft', '--line', '--ink'].map(token);
     const data = {
-      labels: [...names],
+      labels: names.map(short),
       datasets: parts.map(({ name, values }, at) => {
         const look = LOOKS[at % LOOKS.length];
         return {
@@ -173,6 +177,9 @@ export class BarsChart {
     } else this.chart = new Chart<'bar', number[], string>(this.canvas().nativeElement, { type: 'bar', data, options });
   }
 }
+
+/** As much of a name as there is room for beside its bar. */
+const short = (name: string): string => (name.length > LONGEST ? `${name.slice(0, LONGEST - 1)}…` : name);
 
 /** Paint that is plain, or hatched. @param gap the more, the thinner its lines; 0 is plain */
 function hatched(colour: string, ground: string, gap: number): string | CanvasPattern {

@@ -77,12 +77,10 @@ export class CostView {
       along: 'of a cup',
       names: rows.map(({ coat }) => {
         const at = this.titles().findIndex((one) => one.coat === coat);
-        return coat === null ? 'For no one coat' : `${at + 1} ${short(this.titles()[at]?.title ?? '')}`;
+        return coat === null ? 'For no one coat' : `${at + 1} ${this.titles()[at]?.title ?? ''}`;
       }),
       parts: kinds.map((kind) => ({ name: costKindNames[kind], values: rows.map((row) => row.kinds[kind] ?? 0) })),
       told: (value) => moneyText(value, this.ways()),
     };
   }
 }
-
-const short = (title: string): string => (title.length > 26 ? `${title.slice(0, 25)}…` : title);

@@ -28,6 +28,10 @@ import { RouterLink, RouterLinkActive } from '@angular/router';
       display: block;
       min-width: 0;
     }
+    .mat-mdc-tab-link {
+      min-width: 0;
+      padding: 0 14px;
+    }
   `,
 })
 export class WeekTabs {
