@@ -18,7 +18,12 @@ const designs = [
 let made = 0;
 const newId = () => `o${(made += 1)}` as OrderId;
 
-const words = fc.string({ maxLength: 40, unit: 'grapheme' }).map((text) => text.replaceAll(/[\r\n\u0000]/g, ' ').trim());
+const words = fc.string({ maxLength: 40, unit: 'grapheme' }).map((text) =>
+  text
+    .replaceAll(/[\r\n]/g, ' ')
+    .replaceAll('\u0000', ' ')
+    .trim(),
+);
 const order: fc.Arbitrary<Order> = fc.record({
   id: fc.constant('x' as OrderId),
   who: words,

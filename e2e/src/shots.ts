@@ -10,7 +10,14 @@ import { Program } from './program';
 const FOLDER = join(__dirname, '..', '..', 'docs', 'screenshots');
 
 /** Every main view, from the demo data, in the order the README shows them. */
-const shots: readonly { name: string; path: string; says: string | RegExp; then?: (browser: Browser) => Promise<void> }[] = [
+/** Every picture: `fresh` ones are of the day the demo began, before any cup was made. */
+const shots: readonly {
+  name: string;
+  path: string;
+  says: string | RegExp;
+  fresh?: true;
+  then?: (browser: Browser) => Promise<void>;
+}[] = [
   { name: 'designs', path: '/designs', says: /Thistle Weave\s+\d+ coats/ },
   { name: 'cup', path: '/designs/orchard-frost/cup', says: 'Which cup is it?' },
   { name: 'areas', path: '/designs/thistle-weave/areas', says: 'Left over on the wall' },
@@ -48,13 +55,14 @@ const shots: readonly { name: string; path: string; says: string | RegExp; then?
     name: 'week',
     path: '/week',
     says: 'is cured through',
+    fresh: true,
     then: async (browser) => {
       await reads(browser, 'Plan anew', '.head');
       await browser.executeScript('document.querySelectorAll("au-board button.hands")[6].click()');
       await reads(browser, 'Next can follow', 'au-step-panel');
     },
   },
-  { name: 'money', path: '/week/money', says: 'What would be cheaper', then: drawn },
+  { name: 'money', path: '/week/money', says: 'What would be cheaper', fresh: true, then: drawn },
   {
     name: 'refit',
     path: '/designs/slate-and-saffron/cup',
@@ -154,7 +162,7 @@ const shots: readonly { name: string; path: string; says: string | RegExp; then?
 /** Waits until every curve is drawn and every picture here. */
 async function drawn(browser: Browser): Promise<void> {
   const all = `const blank = (canvas) => !canvas.getContext('2d').getImageData(0, 0, canvas.width, canvas.height).data.some((value) => value > 0);
-    return [...document.images].every((image) => image.complete) && ![...document.querySelectorAll('au-curve canvas')].some(blank);`;
+    return [...document.images].every((image) => image.complete) && ![...document.querySelectorAll('au-curve canvas, au-bars canvas')].some(blank);`;
   await browser.wait(() => browser.executeScript<boolean>(all), 20000, 'not every curve is drawn');
 }
 
@@ -178,15 +186,17 @@ async function main(): Promise<void> {
   try {
     await program.start();
     await resize(browser, 1280, 800);
-    await madeBefore(program);
-    for (const { name, path, says, then } of shots) {
+    const take = async ({ name, path, says, then }: (typeof shots)[number]) => {
       await browser.get(`${program.address}${path}`);
       await reads(browser, says);
       await then?.(browser);
       if (path.startsWith('/designs') || path === '/cups') await painted(browser);
       await picture(browser, join(FOLDER, `${name}.png`));
       process.stdout.write(`docs/screenshots/${name}.png\n`);
-    }
+    };
+    for (const shot of shots.filter(({ fresh }) => fresh)) await take(shot);
+    await madeBefore(program);
+    for (const shot of shots.filter(({ fresh }) => !fresh)) await take(shot);
   } finally {
     await browser.quit();
     await program.end();
