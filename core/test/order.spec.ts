@@ -66,8 +66,9 @@ it.each([
   ['nothing at all', ''],
   ['no table', 'hello'],
   ['bytes', 'who,design\u0000'],
+  ['a calendar', 'BEGIN:VCALENDAR\r\nVERSION:2.0\r\nEND:VCALENDAR\r\n'],
 ])('%s is refused with what to do', (_, text) => {
-  expect(() => readOrders(text, designs, newId)).toThrow(/first line names the columns|as CSV/);
+  expect(() => readOrders(text, designs, newId)).toThrow(/first line names the columns|as CSV|\(CSV\)/);
 });
 
 it('cups are parted evenly over as many as are laid at once', () => {

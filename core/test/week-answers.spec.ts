@@ -16,6 +16,7 @@ import {
   timeOf,
   typedHours,
   weekNeeds,
+  workshopDay,
   WeekSearch,
   whyNotText,
   worksOf,
@@ -218,6 +219,12 @@ describe('what is read of a week', () => {
     ]);
     expect((wait?.to ?? 0) - (wait?.from ?? 0)).toBeCloseTo(60 / 1440, 9);
     expect(board.days.map(({ day }) => day)).toEqual(['2026-11-30']);
+    // A day is drawn as long as anybody is up, or works.
+    const late = { ...means, people: [person('ada', '05:30', '18:00'), person('bo', '18:00', '23:30')] };
+    const { from: first, until: last } = workshopDay(from, room, late, ZONE);
+    expect([timeOf(first, ZONE), timeOf(last, ZONE)]).toEqual(['04:30', '00:30']);
+    const usual = workshopDay(from, room, means, ZONE);
+    expect([timeOf(usual.from, ZONE), timeOf(usual.until, ZONE)]).toEqual(['06:00', '23:30']);
   });
 
   it('is what moved, and by how much, once somebody is ill', () => {

@@ -1,8 +1,10 @@
 import ICAL from 'ical.js';
+import { costPerMl, type ShelfItem } from '@aurantia/core';
 import type { Make } from '@aurantia/core/make';
+import { realCost, usualMoneyWays } from '@aurantia/core/money';
 import type { Order } from '@aurantia/core/order';
 import { faultsOfWeek, WeekSearch, type WeekBook, type WeekData } from '@aurantia/core/week';
-import { makesOf } from './make-writing';
+import { makesOf, type Logged } from './make-writing';
 import { running, type Running } from './memory';
 
 let server: Running;
@@ -231,4 +233,33 @@ test('orders, week and money are in a backup, and come back with it', async () =
   expect(restored.statusCode).toBe(200);
   expect(await orders()).toEqual(before);
   expect((await data()).book.means.arms).toBe(4);
+});
+
+test('a make costs its ledger’s own entries times what was paid, to the cent', async () => {
+  const { make } = await begin('peat-fire', { cups: 2 });
+  let after = 0;
+  for (const { coat, amounts } of make.steps) {
+    // Poured otherwise than planned, as at any bench.
+    const poured = Object.fromEntries(amounts.map(({ key, amount }) => [key, Math.round(amount * 11) / 10]));
+    expect((await write(make.id, after, { what: 'done', coat, poured })).status).toBe(200);
+    after += 1;
+  }
+  const glitter = make.steps.find(({ flakes }) => flakes !== null);
+  const place = glitter?.flakes?.pours[0].place ?? '';
+  expect((await write(make.id, after, { what: 'kept', coat: glitter?.coat, place, ml: 0.5 })).status).toBe(200);
+  const { entries } = (await server.ask('GET', `/api/makes/${make.id}`)).body as Logged;
+  const shelf = ((await server.ask('GET', '/api/shelf')).body as { document: ShelfItem }[]).map(({ document }) => document);
+  const cost = realCost(make, entries, { ways: usualMoneyWays, shelf, failing: 0 });
+  let compared = 0;
+  for (const jar of shelf.filter(({ left }) => left !== null)) {
+    const { body } = await server.ask('GET', `/api/shelf/${jar.id}/ledger`);
+    const own = (body as { change: number | null; why: string }[]).filter(({ why }) => why.startsWith('Peat Fire, make 1'));
+    if (own.length === 0) continue;
+    const went = -own.reduce((sum, { change }) => sum + (change ?? 0), 0);
+    const lines = cost.lines.filter(({ item }) => item === jar.id);
+    const told = lines.reduce((sum, line) => sum + (line.cost ?? 0), 0);
+    expect([jar.name, told]).toEqual([jar.name, expect.closeTo(went * (costPerMl(jar) ?? 0), 6)]);
+    compared += 1;
+  }
+  expect(compared).toBeGreaterThan(5);
 });

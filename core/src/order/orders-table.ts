@@ -50,6 +50,10 @@ const MOST_BYTES = 2_000_000;
  * @throws OrdersTableError where it is no table of orders at all
  */
 export function readOrders(text: string, designs: readonly NamedDesign[], newId: () => OrderId): OrdersRead {
+  if (/^\uFEFF?\s*BEGIN:VCALENDAR/i.test(text))
+    throw new OrdersTableError(
+      'This is a calendar file, and orders aren’t in one. Save them as a table (CSV), with the design in a column.',
+    );
   if (text.length > MOST_BYTES || text.includes('\u0000'))
     throw new OrdersTableError('This is no table of orders: it is too long, or no text. Save it as CSV from your spreadsheet.');
   const { data, meta } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {

@@ -84,6 +84,24 @@ export function boardOf({ jobs }: WeekPlan, shown: Shown): Board {
   };
 }
 
+/** Minutes before anybody is up, and after everybody sleeps, that a workshop's day is drawn with. */
+const MARGIN = 60;
+
+/** From when until when a day is drawn, that begins at a midnight: as long as somebody is up or works. */
+export function workshopDay(
+  midnight: Minute,
+  { wakes, sleeps }: { readonly wakes: string; readonly sleeps: string },
+  { people }: Means,
+  zone: Zone,
+): { readonly from: Minute; readonly until: Minute } {
+  const [{ day, weekday }] = daysFrom(midnight, 1, zone);
+  const hours = people.flatMap(({ hours: all }) => all[weekday] ?? []);
+  const up = sleeps > wakes ? { from: wakes, until: sleeps } : { from: '00:00', until: '23:59' };
+  const first = [up.from, ...hours.map(({ from }) => from)].sort()[0];
+  const last = [up.until, ...hours.map(({ until }) => until)].sort().reverse()[0];
+  return { from: minuteOf(day, first, zone) - MARGIN, until: minuteOf(day, last, zone) + MARGIN };
+}
+
 /** When nobody is there: what is left of the time shown without anybody's hours. */
 function awayIn({ from, until, zone, means, blocks }: Shown, days: number) {
   const there = means.people

@@ -3,7 +3,7 @@ import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { MatDialog } from '@angular/material/dialog';
 import { MatMenuModule } from '@angular/material/menu';
 import { countText } from '@aurantia/core';
-import { boardOf, dayOf, daySheet, jobText, minuteOf, movedText, whyNotText } from '@aurantia/core/week';
+import { boardOf, workshopDay, dayOf, daySheet, jobText, minuteOf, movedText, whyNotText } from '@aurantia/core/week';
 import { format } from 'date-fns';
 import { catchError, debounceTime, EMPTY, filter } from 'rxjs';
 import { BUTTONS } from '../../parts/buttons';
@@ -20,6 +20,8 @@ import { WeekTabs } from './week-tabs';
 
 const DAY = 24 * 60;
 const SPANS = { day: DAY, three: 3 * DAY, all: 0 } as const;
+/** Cups that are drawn at once: of more, those with something to be seen in what is shown. */
+const MOST_ROWS = 40;
 /** ms in which what others write is one reason to look again. */
 const SETTLED = 800;
 
@@ -60,9 +62,22 @@ export class WeekPlace {
     const [plan, data] = [this.week.plan(), this.week.data()];
     if (!plan || !data) return null;
     const { means, blocks } = data.book;
+    const shared = { now: this.now(), zone: ZONE, means, blocks };
     const from = this.from();
-    const until = this.span() === 'all' ? Math.max(plan.worth.end + 120, from + DAY) : from + SPANS[this.span()];
-    return boardOf(plan, { from, until, now: this.now(), zone: ZONE, means, blocks });
+    if (this.span() === 'day') return boardOf(plan, { ...shared, ...workshopDay(from, data.room, means, ZONE) });
+    const until = this.span() === 'all' ? Math.max(plan.worth.end + 120, from + DAY) : from + SPANS.three;
+    return boardOf(plan, { ...shared, from, until });
+  });
+  protected readonly drawn = computed(() => {
+    const board = this.board();
+    if (!board || board.rows.length <= MOST_ROWS) return board;
+    return { ...board, rows: board.rows.filter(({ steps }) => steps.some(({ hands }) => hands)).slice(0, MOST_ROWS) };
+  });
+  protected readonly undrawn = computed(() => {
+    const [all, some] = [this.board()?.rows.length ?? 0, this.drawn()?.rows.length ?? 0];
+    return all > some
+      ? `${some} of ${countText(all, 'cup')} are drawn: those with hands on them in what is shown. The others stand under Orders.`
+      : '';
   });
   protected readonly shown = computed(() => {
     const plan = this.week.plan();

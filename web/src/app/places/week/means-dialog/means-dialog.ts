@@ -54,7 +54,14 @@ export class MeansDialog {
   /** by what is typed into, what is wrong with it */
   protected readonly wrong = signal<Partial<Readonly<Record<string, string>>>>({});
   protected readonly today = dayOf(Math.floor(this.time.now() / 60_000), ZONE);
-  protected readonly fresh = signal({ person: EVERYBODY, from: this.today, until: this.today, why: '' });
+  protected readonly fresh = signal({
+    person: EVERYBODY,
+    from: this.today,
+    at: '00:00',
+    until: this.today,
+    to: '23:59',
+    why: '',
+  });
 
   protected readonly anyone = computed(() => [
     { value: EVERYBODY, name: 'Everybody' },
@@ -143,17 +150,16 @@ export class MeansDialog {
     this.fresh.set({ ...this.fresh(), ...change });
   }
 
-  /** Whole days: from the morning of the one to the night of the other. */
   protected addBlock(): void {
-    const { person, from, until, why } = this.fresh();
+    const { person, from, at, until, to, why } = this.fresh();
     const read = blockSchema.safeParse({
       id: v7(),
       person: person === EVERYBODY ? null : person,
-      from: { day: from, time: '00:00' },
-      until: { day: until, time: '23:59' },
+      from: { day: from, time: at.trim().padStart(5, '0') },
+      until: { day: until, time: to.trim().padStart(5, '0') },
       why,
     });
-    this.say('block', read.success ? null : 'The last day comes after the first.');
+    this.say('block', read.success ? null : (read.error.issues.at(0)?.message ?? 'This can’t be taken.'));
     if (read.success) this.blocks.set([...this.blocks(), read.data]);
   }
 
@@ -174,7 +180,10 @@ export class MeansDialog {
   }
 }
 
+/** Whole days without their hours. */
 function daysText({ from, until }: Block): string {
   const day = (text: string) => format(parseISO(text), 'EEE d MMM');
-  return from.day === until.day ? day(from.day) : `${day(from.day)} to ${day(until.day)}`;
+  const [whole, rest] = [from.time === '00:00', until.time === '23:59'];
+  if (from.day === until.day) return `${day(from.day)}${whole && rest ? '' : `, ${from.time}–${until.time}`}`;
+  return `${day(from.day)}${whole ? '' : `, ${from.time}`} to ${day(until.day)}${rest ? '' : `, ${until.time}`}`;
 }

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { MAT_DIALOG_DATA, MatDialogModule, MatDialogRef } from '@angular/material/dialog';
 import type { DesignId } from '@aurantia/core';
+import type { MakeId } from '@aurantia/core/make';
 import { floorOf, moneyText, priceForWage, wageAt } from '@aurantia/core/money';
 import { orderSchema, orderStates, type Order, type OrderId, type OrderState } from '@aurantia/core/order';
 import { catchError, debounceTime, map, of, startWith, switchMap } from 'rxjs';
@@ -12,6 +13,7 @@ import { NumberField } from '../../../parts/fields/number-field';
 import { Pick } from '../../../parts/fields/pick';
 import { TextField } from '../../../parts/fields/text-field';
 import { Costs } from '../../../services/costs';
+import { Makes } from '../../../services/makes';
 import { Money } from '../../../services/money';
 import { Orders } from '../../../services/orders';
 import { Week } from '../../../services/week';
@@ -19,6 +21,8 @@ import { roomWords } from './room-words';
 
 /** ms without another change after which room and costs are looked for. */
 const TYPED = 350;
+/** Stands for the design as it is kept now. */
+const NOW = 'now';
 
 /** An order: who waits for what by when. Whether there is time, and what it earns, is told before it is taken. */
 @Component({
@@ -54,6 +58,24 @@ export class OrderDialog {
   protected readonly wrong = signal<Partial<Record<keyof Order, string>>>({});
   protected readonly designs = computed(() => this.orders.designs().map(({ id, name }) => ({ value: id as string, name })));
   protected readonly states = orderStates.map((state) => ({ value: state as string, name: stateNames[state] }));
+  /** makes of the design that it may come out like */
+  private readonly makes = toSignal(
+    inject(Makes)
+      .found({ words: '', from: null, until: null })
+      .pipe(
+        map(({ makes }) => makes),
+        catchError(() => of([])),
+      ),
+    {
+      initialValue: [],
+    },
+  );
+  protected readonly likes = computed(() => [
+    { value: NOW, name: 'As the design is now' },
+    ...this.makes()
+      .filter(({ designId }) => designId === this.order().design)
+      .map(({ id, number, label }) => ({ value: id as string, name: `Like make ${number}${label ? `, ${label}` : ''}` })),
+  ]);
   protected readonly known = computed(() => this.orders.designs().some(({ id }) => id === this.order().design));
   private readonly settled = toObservable(this.order).pipe(debounceTime(TYPED));
   protected readonly room = toSignal(
@@ -121,7 +143,12 @@ export class OrderDialog {
   }
 
   protected setDesign(id: string): void {
+    this.set({ like: null });
     this.set({ design: id as DesignId });
+  }
+
+  protected setLike(make: string): void {
+    this.set({ like: make === NOW ? null : (make as MakeId) });
   }
 
   protected setState(state: string): void {
