@@ -1,5 +1,5 @@
 import { keptDepth, type Part } from '../glitter';
-import { itemOf, leftoverItem, type ShelfItem, type ShelfItemId } from '../stock';
+import { costPerMl, itemOf, leftoverItem, type ShelfItem, type ShelfItemId } from '../stock';
 import { amountText, tidy, type Units } from '../units';
 import type { LogEntryOf } from './log-entry';
 import type { Make, MakeStep } from './make';
@@ -84,7 +84,20 @@ export function jarForCaught(
     return jar && ml > 0 ? [{ glitter: jar.flake, ml }] : [];
   });
   if (parts.length === 0) return null;
-  return { jar: leftoverItem(id, name, parts, 0, `${caught.name} of ${make.design.name}`), isNew: true };
+  const jar = leftoverItem(id, name, parts, 0, `${caught.name} of ${make.design.name}`);
+  return { jar: { ...jar, ...pricedByParts(make, caught) }, isNew: true };
+}
+
+/** ml that a leftover's price is told of. */
+const FULL = 100;
+
+/** A leftover is worth what its parts were: it is neither paid for twice nor free. Unpriced where one of them is. */
+function pricedByParts({ shelf }: Make, { parts, poured }: Caught): Pick<ShelfItem, 'paid' | 'full'> {
+  const worth = parts.reduce((sum, { item, ml }) => {
+    const jar = shelf.find(({ id }) => id === item);
+    return sum + ml * ((jar && costPerMl(jar)) ?? NaN);
+  }, 0);
+  return Number.isFinite(worth) && poured > 0 ? { paid: (FULL * worth) / poured, full: FULL } : { paid: null, full: null };
 }
 
 /** Of what was caught, where it went, in words. */
