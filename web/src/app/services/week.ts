@@ -1,10 +1,10 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
+import { toObservable } from '@angular/core/rxjs-interop';
 import {
   jobSchema,
   movedBetween,
   weekBookSchema,
   weekDataSchema,
-  type Job,
   type JobMoved,
   type Placed,
   type WeekBook,
@@ -13,14 +13,14 @@ import {
   type WeekWish,
 } from '@aurantia/core/week';
 import type { Order } from '@aurantia/core/order';
-import { map, switchMap, type Observable, type Subscription } from 'rxjs';
+import { combineLatest, filter, map, switchMap, take, type Observable, type Subscription } from 'rxjs';
 import * as z from 'zod';
 import { newWeekWorker } from '../workers/new-worker';
 import type { WeekPlanned, WeekRequest, WeekRoom } from '../workers/week-request';
 import { Api } from './api';
 import { askWorker } from './ask-worker';
 import { Notices } from './notices';
-import { keptElsewhere } from './ordered-saving';
+import { keptElsewhere, OrderedSaving } from './ordered-saving';
 import { WorkshopTime } from './workshop-time';
 
 const keptSchema = z.object({ document: weekBookSchema, revision: z.int() });
@@ -42,6 +42,9 @@ export class Week {
   private readonly time = inject(WorkshopTime);
   private readonly notices = inject(Notices);
   private working: Subscription | null = null;
+  private readonly saving = new OrderedSaving<WeekBook>((_, document, parent) =>
+    this.api.put('week', { parent: parent ?? 0, document }, keptSchema),
+  );
 
   readonly data = signal<WeekData | null>(null);
   readonly planned = signal<WeekPlanned | null>(null);
@@ -49,14 +52,16 @@ export class Week {
   /** what the last change moved; null where nothing changed yet */
   readonly moved = signal<readonly JobMoved[] | null>(null);
   readonly plan = computed(() => this.planned()?.plan ?? null);
+  /** what there is to do, once it is here */
+  private readonly here = toObservable(this.data).pipe(filter((data) => data !== null));
 
   /** Asks what there is to do now, and follows the plan that was kept. */
   load(): void {
     this.api.get(`week?zone=${encodeURIComponent(ZONE)}`, weekDataSchema).subscribe({
       next: (data) => {
         this.time.set(data.now);
-        this.data.set(data);
-        this.moved.set(null);
+        this.take(data);
+        if (!this.plan()) this.moved.set(null);
         this.work(data, data.book.placed.length > 0 ? data.book.placed : null);
       },
       error: (error: unknown) => this.notices.failed(error, () => this.load()),
@@ -83,7 +88,6 @@ export class Week {
     if (!data) return;
     const plan = this.plan();
     const next = { ...data, book: { ...data.book, ...change } };
-    this.data.set(next);
     this.keep(next.book, () => {
       // Other arms part orders otherwise: what there is to do is asked anew.
       if (change.means) this.reloadJobs(plan);
@@ -106,29 +110,35 @@ export class Week {
 
   /** Whether there is room for an order that isn’t taken yet, and when it has to be begun. */
   roomFor(order: Order): Observable<WeekRoom> {
-    const [data, plan] = [this.data(), this.plan()];
-    return this.api.post(`week/jobs?zone=${encodeURIComponent(ZONE)}`, order, jobsSchema).pipe(
-      switchMap(({ jobs, troubles }) => {
+    const asked = this.api.post(`week/jobs?zone=${encodeURIComponent(ZONE)}`, order, jobsSchema);
+    return combineLatest([this.here, asked]).pipe(
+      take(1),
+      switchMap(([data, { jobs, troubles }]) => {
         const [trouble] = troubles;
         if (trouble) throw new Error(trouble.says);
-        if (!data) throw new Error('The week isn’t here yet. Ask again in a moment.');
+        const plan = this.plan();
         // One that is changed takes its own place.
         const others = data.jobs.filter(({ id }) => !id.startsWith(`${order.id}/`));
         const request: WeekRequest = {
           asks: 'room',
           wish: { ...wishOf(data), jobs: others },
           before: plan ? placedIn(plan) : [],
-          jobs: jobs.map((job: Job) => job),
+          jobs,
         };
         return askWorker<WeekRoom>(newWeekWorker, request, () => true);
       }),
     );
   }
 
+  private take(data: WeekData): void {
+    this.saving.note('week', data.revision);
+    this.data.set(data);
+  }
+
   private reloadJobs(plan: WeekPlan | null): void {
     this.api.get(`week?zone=${encodeURIComponent(ZONE)}`, weekDataSchema).subscribe({
       next: (data) => {
-        this.data.set(data);
+        this.take(data);
         this.work(data, plan && placedIn(plan));
       },
       error: (error: unknown) => this.notices.failed(error, () => this.reloadJobs(plan)),
@@ -139,7 +149,8 @@ export class Week {
     this.working?.unsubscribe();
     const was = this.plan();
     this.busy.set(true);
-    const request: WeekRequest = { asks: 'plan', wish: wishOf(data), before, tries: before ? TRIES.follow : TRIES.anew };
+    const wish = wishOf({ ...data, now: Math.max(data.now, this.time.now()) });
+    const request: WeekRequest = { asks: 'plan', wish, before, tries: before ? TRIES.follow : TRIES.anew };
     this.working = askWorker<WeekPlanned>(newWeekWorker, request, ({ done }) => done).subscribe({
       next: (planned) => {
         this.planned.set(planned);
@@ -164,22 +175,20 @@ export class Week {
     if (JSON.stringify(placed) !== JSON.stringify(data.book.placed)) this.keep({ ...data.book, placed });
   }
 
+  /** Shown at once, and kept in its order: a plan that ends meanwhile and a pin never go over each other. */
   private keep(book: WeekBook, then: () => void = () => undefined): void {
     const data = this.data();
     if (!data) return;
-    this.api.put('week', { parent: data.revision, document: book }, keptSchema).subscribe({
-      next: ({ document, revision }) => {
+    this.data.set({ ...data, book });
+    this.saving.save('week', book).subscribe({
+      next: ({ revision }) => {
         const now = this.data();
-        if (now) this.data.set({ ...now, book: document, revision });
+        if (now) this.data.set({ ...now, revision });
         then();
       },
       error: (error: unknown) => {
-        if (keptElsewhere(error, weekBookSchema)) {
-          this.notices.say('The week was changed in another window; that is shown now.');
-          this.load();
-          return;
-        }
-        this.notices.failed(error);
+        if (keptElsewhere(error, weekBookSchema)) this.notices.say('The week was changed in another window; that is shown now.');
+        else this.notices.failed(error);
         this.load();
       },
     });
