@@ -23,13 +23,16 @@ export function boundText({ end, why }: Bound, { worth }: WeekPlan): string {
   return `No plan can end before ${format(end * 60_000, 'EEE HH:mm')} (${because(why)}): this one is within ${durationText(worth.end - end)} of that.`;
 }
 
+/** Hours of work: days would be read as days of work. */
+const hoursOf = (minutes: number): string => `${Math.round(minutes / 60).toLocaleString('en')} h`;
+
 function because(why: Bound['why']): string {
   switch (why.kind) {
     case 'one job':
       return `${why.name} takes so long by itself, with its waits and nights`;
     case 'hands':
-      return `hands have ${durationText(why.minutes)} of work till then`;
+      return `hands have ${hoursOf(why.minutes)} of work till then`;
     case 'arms':
-      return `${countText(why.arms, 'turner arm')} have ${durationText(why.minutes)} of turning till then`;
+      return `${countText(why.arms, 'turner arm')} have ${hoursOf(why.minutes)} of turning till then`;
   }
 }

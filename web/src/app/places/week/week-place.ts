@@ -22,6 +22,8 @@ const DAY = 24 * 60;
 const SPANS = { day: DAY, three: 3 * DAY, all: 0 } as const;
 /** Cups that are drawn at once: of more, those with something to be seen in what is shown. */
 const MOST_ROWS = 40;
+/** Sentences of what can’t be done; more of them nobody reads. */
+const MOST_TOLD = 8;
 /** ms in which what others write is one reason to look again. */
 const SETTLED = 800;
 
@@ -76,7 +78,7 @@ export class WeekPlace {
   protected readonly undrawn = computed(() => {
     const [all, some] = [this.board()?.rows.length ?? 0, this.drawn()?.rows.length ?? 0];
     return all > some
-      ? `${some} of ${countText(all, 'cup')} are drawn: those with hands on them in what is shown. The others stand under Orders.`
+      ? `Of ${all} batches those ${some} are drawn that have hands on them in what is shown. All stand under Orders.`
       : '';
   });
   protected readonly shown = computed(() => {
@@ -103,7 +105,7 @@ export class WeekPlace {
       const title = own?.works.find((one) => one.work.key === work)?.work.titles[0] ?? 'A step';
       return `“${title}”${own ? ` of ${jobText(own.job)}` : ''} can’t be begun ${format(at * 60_000, 'EEE HH:mm')}, where it was pinned to: hands or arms are taken, or what comes before isn’t ready. The pin is out.`;
     });
-    return [
+    const all = [
       ...(this.week.data()?.troubles ?? []).map(({ name, says }) => `${name}: ${says}`),
       ...jobs.flatMap(({ job, whyNot }) => (whyNot ? [`${jobText(job)}: ${whyNotText(whyNot)}`] : [])),
       ...jobs.flatMap(({ job, missed }) =>
@@ -111,6 +113,8 @@ export class WeekPlace {
       ),
       ...pinLost,
     ];
+    const each = [...new Set(all)];
+    return each.length > MOST_TOLD ? [...each.slice(0, MOST_TOLD), `And ${each.length - MOST_TOLD} more like these.`] : each;
   });
   protected readonly moved = computed(() => (this.week.moved() ?? []).map(movedText));
   protected readonly movedSays = computed(() => `${countText(this.moved().length, 'cup')} moved`);
