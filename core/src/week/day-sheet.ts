@@ -6,6 +6,9 @@ import { dayOf, timeOf, type Zone } from './working-hours';
 
 /** A line of a day's sheet: one step, or a cup that is done. */
 export interface SheetLine {
+  /** whose line it is, and of which work; null of a cup that is done */
+  readonly job: string;
+  readonly work: string | null;
   readonly at: Minute;
   /** `08:00` and `08:25`; the end is empty of what takes no time */
   readonly from: string;
@@ -41,6 +44,8 @@ export function daySheet({ jobs }: WeekPlan, day: string, zone: Zone, nameOf: (p
       const waits = one.ready > one.laid ? `ready ${moment(one.ready)}` : 'go on at once';
       return [
         {
+          job: job.id,
+          work: one.work.key,
           at: one.at,
           from: clock(one.at),
           until: clock(one.laid),
@@ -53,6 +58,8 @@ export function daySheet({ jobs }: WeekPlan, day: string, zone: Zone, nameOf: (p
     });
     const ends = done !== null && dayOf(done, zone) === day ? [done] : [];
     const over = ends.map((at): SheetLine => ({
+      job: job.id,
+      work: null,
       at,
       from: clock(at),
       until: '',

@@ -163,6 +163,10 @@ export class WeekPlace {
     });
   }
 
+  protected look(job: string, work: string | null): void {
+    if (work !== null) this.chosen.set({ job, work });
+  }
+
   protected shift(days: number): void {
     this.on.set(Math.max(-7, Math.min(370, this.on() + days)));
   }
