@@ -17,4 +17,8 @@ export const views: readonly [string, string, string][] = [
   ['palettes', '/shelf/palettes', 'no mix yet'],
   ['cups', '/cups', 'Measuring sheet'],
   ['bench', '/bench', 'Nothing is on the bench'],
+  ['week', '/week', 'is cured through'],
+  ['orders', '/week/orders', 'Lantern fair'],
+  ['stock over the weeks', '/week/stock', 'all that is planned'],
+  ['money', '/week/money', 'is the floor'],
 ];
