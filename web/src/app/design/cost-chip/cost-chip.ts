@@ -42,6 +42,11 @@ const SETTLED = 500;
       text-decoration: underline;
       text-underline-offset: 2px;
     }
+    @media (pointer: coarse) {
+      button {
+        min-height: 44px;
+      }
+    }
   `,
 })
 export class CostChip {
