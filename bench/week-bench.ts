@@ -1,4 +1,4 @@
-import { earliestDueFirst, placeAll, WeekSearch, type WeekPlan, type WeekWish } from '@aurantia/core/week';
+import { earliestDueFirst, placeAll, placedIn, WeekSearch, type WeekPlan, type WeekWish } from '@aurantia/core/week';
 import { exactEnd, EXACT_NOW, smallWeek } from '../core/test/exact-week';
 import { randomWeek } from '../core/test/random-week';
 import { ratioOf, share, type Row } from './measure';
@@ -45,9 +45,7 @@ export async function weekRows(): Promise<readonly Row[]> {
   }
   const wish = weekOf(1);
   const search = new WeekSearch(wish);
-  const before = search.best.jobs.flatMap(({ job, works }) =>
-    works.map(({ work, at, person }) => ({ job: job.id, work: work.key, at, person: person as never })),
-  );
+  const before = placedIn(search.best);
   const first = await ratioOf(
     () => new WeekSearch(wish),
     () => listed(search),

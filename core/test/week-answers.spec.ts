@@ -12,6 +12,7 @@ import {
   minuteOf,
   movedBetween,
   movedText,
+  placedIn,
   seenRoom,
   timeOf,
   typedHours,
@@ -237,9 +238,7 @@ describe('what is read of a week', () => {
         why: '',
       },
     ];
-    const before = plan.jobs.flatMap(({ job, works }) =>
-      works.map(({ work, at, person: by }) => ({ job: job.id, work: work.key, at, person: by as never })),
-    );
+    const before = placedIn(plan);
     const after = new WeekSearch({ ...wish, blocks }, before).best;
     expect(movedBetween(plan, after).map(movedText)).toEqual([
       expect.stringMatching(/^(one|two): done 24 h later, 2 steps moved\.$/),

@@ -1,4 +1,4 @@
-import { compareWorth, faultsOfWeek, WeekSearch, type Placed, type WeekPlan, type WeekWish } from '../src/week';
+import { compareWorth, faultsOfWeek, placedIn, WeekSearch, type Placed, type WeekPlan, type WeekWish } from '../src/week';
 import { randomWeek } from './random-week';
 
 /* A thousand weeks by their seeds: some of one cup, some of seven; one or two pairs of hands; few arms. */
@@ -6,11 +6,6 @@ import { randomWeek } from './random-week';
 const weekOf = (seed: number): WeekWish =>
   randomWeek(seed, { jobs: 1 + (seed % 7), people: 1 + (seed % 2), arms: 2 + (seed % 4), days: 4 + (seed % 6) });
 const SEEDS = Array.from({ length: 1000 }, (_, at) => at + 1);
-const placedIn = (plan: WeekPlan): readonly Placed[] =>
-  plan.jobs.flatMap(({ job, works }) =>
-    works.map(({ work, at, person }) => ({ job: job.id, work: work.key, at, person: person as Placed['person'] })),
-  );
-
 describe('a thousand random weeks', () => {
   const searched = SEEDS.map((seed) => {
     const wish = weekOf(seed);

@@ -3,7 +3,7 @@ import { costPerMl, type ShelfItem } from '@aurantia/core';
 import type { Make } from '@aurantia/core/make';
 import { realCost, usualMoneyWays } from '@aurantia/core/money';
 import type { Order } from '@aurantia/core/order';
-import { faultsOfWeek, WeekSearch, type WeekBook, type WeekData } from '@aurantia/core/week';
+import { faultsOfWeek, placedIn, WeekSearch, wishOf, type WeekBook, type WeekData } from '@aurantia/core/week';
 import { makesOf, type Logged } from './make-writing';
 import { running, type Running } from './memory';
 
@@ -14,7 +14,6 @@ afterEach(() => server.stop());
 const { begin, write } = makesOf(() => server);
 const ZONE = 'Europe/Berlin';
 const data = async (): Promise<WeekData> => (await server.ask('GET', `/api/week?zone=${ZONE}`)).body;
-const wishOf = ({ now, book, jobs, room }: WeekData) => ({ now: Math.ceil(now / 60_000), zone: ZONE, jobs, ...book, room });
 const orders = async (): Promise<readonly { id: string; document: Order; revision: number }[]> =>
   (await server.ask('GET', '/api/orders')).body;
 const order = async (who: string) => (await orders()).find(({ document }) => document.who === who) ?? (await orders())[0];
@@ -29,8 +28,8 @@ describe('the week of the demo', () => {
       ['The baker', 1],
       ['Juno', 1],
     ]);
-    const { best } = new WeekSearch(wishOf(week));
-    expect(faultsOfWeek(wishOf(week), best)).toEqual([]);
+    const { best } = new WeekSearch(wishOf(week, ZONE));
+    expect(faultsOfWeek(wishOf(week, ZONE), best)).toEqual([]);
     expect(best.worth).toMatchObject({ unplanned: 0, late: 0 });
     expect(week.takes.every(({ amount }) => amount > 0)).toBe(true);
     expect(new Set(week.takes.map(({ job }) => job)).size).toBe(5);
@@ -114,10 +113,8 @@ describe('the week of the demo', () => {
 describe('outside the program', () => {
   it('the calendar is read by another parser with the same moments, and read again moves what is there', async () => {
     const week = await data();
-    const { best } = new WeekSearch(wishOf(week), []);
-    const placed = best.jobs.flatMap(({ job, works }) =>
-      works.map(({ work, at, person }) => ({ job: job.id, work: work.key, at, person })),
-    );
+    const { best } = new WeekSearch(wishOf(week, ZONE), []);
+    const placed = placedIn(best);
     await server.ask('PUT', '/api/week', { parent: week.revision, document: { ...week.book, placed } });
     const read = async (rest = '') => {
       const { status, body } = await server.ask('GET', `/api/week/calendar.ics?zone=${ZONE}${rest}`);

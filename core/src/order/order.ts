@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { designIdSchema } from '../design';
-import { makeIdSchema } from '../make';
+import { makeIdSchema, MOST_CUPS_A_MAKE, type MakeId } from '../make';
 import { idText } from '../units';
 
 export const orderIdSchema = idText('An order needs an id.').brand<'OrderId'>();
@@ -52,4 +52,20 @@ export function batchesOf(cups: number, most: number): readonly number[] {
   const batches = Math.ceil(cups / Math.max(1, most));
   // As even as can be: 5 cups on 3 arms are 3 and 2, 4 cups on 3 arms are 2 and 2.
   return Array.from({ length: batches }, (_, at) => Math.floor(cups / batches) + (at < cups % batches ? 1 : 0));
+}
+
+/** How many cups are laid at once where so many turn: at least one is tried, so that it can be said what is missing. */
+export const cupsAtATime = (arms: number): number => Math.min(MOST_CUPS_A_MAKE, Math.max(1, arms));
+
+/** Cups of an order that are still to be begun. @param cupsOf of a make, its cups; none of one that was given up */
+export const cupsToBegin = ({ cups, makes }: Pick<Order, 'cups' | 'makes'>, cupsOf: (make: MakeId) => number): number =>
+  Math.max(0, cups - makes.reduce((sum, make) => sum + cupsOf(make), 0));
+
+/** What the work on some cups of an order is called among the week's jobs, before they are begun and after. @param at the how manieth make, from 0 */
+export const jobOfOrder = (order: OrderId, at: number): string => `${order}/${at}`;
+
+/** Which cups of which order a job is, if it is an order's. */
+export function orderOfJob(job: string): { readonly order: OrderId; readonly at: number } | null {
+  const found = /^(.+)\/(\d+)$/.exec(job);
+  return found ? { order: found[1] as OrderId, at: Number(found[2]) } : null;
 }

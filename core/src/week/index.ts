@@ -12,7 +12,7 @@ export { movedBetween, movedText, type JobMoved } from './moved';
 export { placeAll } from './place-all';
 export { earliestDueFirst } from './orders-to-try';
 export { leftOver, weekNeeds, type JobTake } from './week-needs';
-export { compareWorth, type PlannedJob, type PlannedWork, type WeekPlan, type Worth } from './week-plan';
+export { compareWorth, placedIn, type PlannedJob, type PlannedWork, type WeekPlan, type Worth } from './week-plan';
 export * from './week-data';
 export { seenRoom } from './seen-room';
 export * from './typed-hours';

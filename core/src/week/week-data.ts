@@ -1,5 +1,7 @@
 import * as z from 'zod';
+import type { WeekWish } from './ground';
 import { weekBookSchema } from './means';
+import type { Zone } from './working-hours';
 
 const minute = z.number();
 const workSchema = z.object({
@@ -54,3 +56,14 @@ export const weekDataSchema = z.object({
   seen: z.object({ day: z.number(), night: z.number() }).nullable(),
 });
 export type WeekData = z.infer<typeof weekDataSchema>;
+
+/** What a week is planned from. @param now ms since 1970, where it is later than when it was asked for */
+export const wishOf = ({ now: asked, book, jobs, room }: WeekData, zone: Zone, now = asked): WeekWish => ({
+  now: Math.ceil(Math.max(asked, now) / 60_000),
+  zone,
+  jobs,
+  means: book.means,
+  blocks: book.blocks,
+  pins: book.pins,
+  room,
+});

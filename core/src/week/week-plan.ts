@@ -1,4 +1,5 @@
 import type { Job, Minute, Work } from './job';
+import type { PersonId, Placed } from './means';
 import type { WhyNot } from './why-not';
 
 /** A work in the plan. */
@@ -69,3 +70,9 @@ export interface WeekPlan {
   readonly jobs: readonly PlannedJob[];
   readonly worth: Worth;
 }
+
+/** Where all of a plan stands, to be kept. */
+export const placedIn = ({ jobs }: WeekPlan): Placed[] =>
+  jobs.flatMap(({ job, works }) =>
+    works.map(({ work, at, person }) => ({ job: job.id, work: work.key, at, person: person as PersonId | null })),
+  );

@@ -18,6 +18,8 @@ const works: {
   samples: async (asked) => (await import('../palettes/samples-work')).samplesPages(asked),
   make: async (asked, from) => (await import('../makes/make-work')).frozenMake(asked, from),
   week: async (asked, from) => (await import('../week/week-work')).weekJobs(asked, from),
+  daySheet: async (asked) => (await import('../week/week-out-work')).daySheetPages(asked),
+  calendar: async (asked) => (await import('../week/week-out-work')).calendarText(asked),
   sheet: async (asked) => (await import('../makes/sheet-work')).sheetPages(asked),
   photo: async (asked) => (await import('../photos/photo-work')).keptPhoto(asked),
   summary: async (asked, from) => (await import('../designs/summary-work')).summaryOf(asked, from),

@@ -7,6 +7,7 @@ import type { MakeAsked } from '../makes/make-work';
 import type { SheetAsked } from '../makes/sheet-work';
 import type { KeptPhoto, PhotoAsked } from '../photos/photo-work';
 import type { SamplesAsked } from '../palettes/samples-work';
+import type { CalendarAsked, DaySheetAsked } from '../week/week-out-work';
 import type { WeekAsked, WeekJobs } from '../week/week-work';
 import type { Unreadable } from '../store/unreadable-rows';
 import type { TemplateAsked, TemplateDrawn } from '../template/template-work';
@@ -18,6 +19,8 @@ export interface Work {
   readonly samples: { readonly asked: SamplesAsked; readonly gives: Uint8Array };
   readonly make: { readonly asked: MakeAsked; readonly gives: Make };
   readonly week: { readonly asked: WeekAsked; readonly gives: WeekJobs };
+  readonly daySheet: { readonly asked: DaySheetAsked; readonly gives: Uint8Array };
+  readonly calendar: { readonly asked: CalendarAsked; readonly gives: string };
   readonly sheet: { readonly asked: SheetAsked; readonly gives: Uint8Array };
   readonly photo: { readonly asked: PhotoAsked; readonly gives: KeptPhoto };
   readonly summary: { readonly asked: SummaryAsked; readonly gives: Summary };

@@ -1,5 +1,15 @@
 import { designIdSchema } from '@aurantia/core';
-import { orderSchema, ordersCsv, readOrders, OrdersTableError, batchesOf, type Order, type OrderId } from '@aurantia/core/order';
+import {
+  orderSchema,
+  ordersCsv,
+  readOrders,
+  OrdersTableError,
+  batchesOf,
+  cupsAtATime,
+  cupsToBegin,
+  type Order,
+  type OrderId,
+} from '@aurantia/core/order';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { v7 } from 'uuid';
 import * as z from 'zod';
@@ -96,12 +106,13 @@ export const ordersRoutes: FastifyPluginAsyncZod<Memory> = async (
     },
   );
 
-  async function nextCups({ cups, makes: begun }: Order): Promise<number> {
-    let made = 0;
-    for (const id of begun) made += await makes.cupsOf(id);
-    if (made >= cups)
+  async function nextCups(order: Order): Promise<number> {
+    const begun = new Map<MakeId, number>();
+    for (const id of order.makes) begun.set(id, await makes.cupsOf(id));
+    const left = cupsToBegin(order, (id) => begun.get(id) ?? 0);
+    if (left === 0)
       throw new ProblemError(409, 'All begun', 'All cups of this order are begun already. Look at the bench, or order more.');
     const { document } = await week.kept();
-    return batchesOf(cups - made, Math.min(24, Math.max(1, document.means.arms)))[0];
+    return batchesOf(left, cupsAtATime(document.means.arms))[0];
   }
 };

@@ -1,19 +1,8 @@
-import { weekCalendar, CalendarError } from '@aurantia/core/calendar';
-import {
-  daySheet,
-  seenRoom,
-  weekBookSchema,
-  weekDataSchema,
-  WeekSearch,
-  type WeekData,
-  type WeekPlan,
-} from '@aurantia/core/week';
+import { seenRoom, weekBookSchema, weekDataSchema, type WeekData } from '@aurantia/core/week';
 import { orderSchema } from '@aurantia/core/order';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
-import { ProblemError } from '../http/problem';
 import type { Memory } from '../memory';
-import { sheetOfDay } from './day-pdf';
 
 /** A zone that this machine knows. */
 const zone = z
@@ -40,15 +29,6 @@ export const weekRoutes: FastifyPluginAsyncZod<Memory> = async (app, { week, wor
     const seen = seenRoom(await room.between(now - WEEK, now), { wakes, sleeps }, inThe);
     return { now, book, revision, jobs, takes, troubles, room: { wakes, sleeps, celsius }, seen };
   }
-
-  /** The plan that was kept, with what came since: followed as nearly as can be. */
-  const planOf = ({ now, book, jobs, room: inRoom }: WeekData, inThe: string): WeekPlan =>
-    new WeekSearch({ now: Math.ceil(now / 60_000), zone: inThe, jobs, ...book, room: inRoom }, book.placed).best;
-
-  const nameIn =
-    ({ book }: WeekData) =>
-    (id: string) =>
-      book.means.people.find((one) => one.id === id)?.name ?? '';
 
   app.get('/', { schema: { querystring: inZone, response: { 200: weekDataSchema } } }, ({ query }) => dataFor(query.zone));
 
@@ -84,9 +64,8 @@ export const weekRoutes: FastifyPluginAsyncZod<Memory> = async (app, { week, wor
     { schema: { querystring: inZone.extend({ day: z.iso.date('Write the date as 2026-11-30.') }) } },
     async ({ query }, reply) => {
       const data = await dataFor(query.zone);
-      const lines = daySheet(planOf(data, query.zone), query.day, query.zone, nameIn(data));
       const { name, paper } = await workshop.settings();
-      const pdf = await sheetOfDay({ workshop: name, day: query.day, lines, paper });
+      const pdf = await aside.do('daySheet', { data, zone: query.zone, day: query.day, workshop: name, paper });
       return reply
         .type('application/pdf')
         .header('content-disposition', `inline; filename="day-${query.day}.pdf"`)
@@ -99,17 +78,11 @@ export const weekRoutes: FastifyPluginAsyncZod<Memory> = async (app, { week, wor
     { schema: { querystring: inZone.extend({ person: z.string().max(200).optional(), job: z.string().max(200).optional() }) } },
     async ({ query }, reply) => {
       const data = await dataFor(query.zone);
-      try {
-        const wish = { person: query.person ?? null, job: query.job ?? null };
-        const text = weekCalendar(planOf(data, query.zone), wish, Math.floor(clock.now() / 60_000), nameIn(data));
-        return await reply
-          .type('text/calendar; charset=utf-8')
-          .header('content-disposition', 'attachment; filename="week.ics"')
-          .send(text);
-      } catch (error) {
-        if (error instanceof CalendarError) throw new ProblemError(422, 'Nothing to write', error.message);
-        throw error;
-      }
+      const wish = { person: query.person ?? null, job: query.job ?? null };
+      return reply
+        .type('text/calendar; charset=utf-8')
+        .header('content-disposition', 'attachment; filename="week.ics"')
+        .send(await aside.do('calendar', { data, zone: query.zone, wish }));
     },
   );
 };

@@ -1,6 +1,6 @@
 import type { Workshop } from '@aurantia/core';
 import { makeOf, standingSchema, takenFrom, type LogEntry, type Make, type MakeId } from '@aurantia/core/make';
-import { batchesOf, isOpen, type Order } from '@aurantia/core/order';
+import { batchesOf, cupsAtATime, cupsToBegin, isOpen, jobOfOrder, type Order } from '@aurantia/core/order';
 import {
   jobOfMake,
   minuteOf,
@@ -28,8 +28,6 @@ export interface WeekAsked {
 
 export type WeekJobs = Pick<WeekData, 'jobs' | 'takes' | 'troubles'>;
 
-/** The most cups that are laid at once, however many arms there are. */
-const MOST_AT_ONCE = 24;
 /** Plans worked out lately, by design, revision, cups and what the workshop was like. */
 const planned = new Map<string, Make>();
 const MOST_PLANNED = 200;
@@ -56,8 +54,8 @@ export async function weekJobs({ now, zone, means, asks }: WeekAsked, from: Read
   }
   for (const order of orders) {
     try {
-      const all = cupsLeft(order, makes);
-      for (const [at, cups] of batchesOf(all, Math.min(MOST_AT_ONCE, Math.max(1, means.arms))).entries()) {
+      const all = cupsToBegin(order, (id) => makes.find(({ make }) => make.id === id)?.make.cups ?? 0);
+      for (const [at, cups] of batchesOf(all, cupsAtATime(means.arms)).entries()) {
         const make = await asPlanned(order, cups, { from, workshop, stamp });
         const job = jobToBegin(make, room, namesOf(order, make.design.name, order.makes.length + at, zone));
         jobs.push(job);
@@ -72,15 +70,11 @@ export async function weekJobs({ now, zone, means, asks }: WeekAsked, from: Read
 }
 
 const namesOf = (order: Order, name: string, at: number, zone: Zone): JobNames => ({
-  id: `${order.id}/${at}`,
+  id: jobOfOrder(order.id, at),
   name,
   who: order.who,
   due: order.due && minuteOf(order.due.day, order.due.time, zone),
 });
-
-/** Cups of an order that no make has, or had and came out. */
-const cupsLeft = ({ cups, makes }: Order, all: readonly { readonly make: Make }[]): number =>
-  Math.max(0, cups - makes.reduce((sum, id) => sum + (all.find(({ make }) => make.id === id)?.make.cups ?? 0), 0));
 
 const jobToBegin = (make: Make, { celsius, now }: { celsius: number; now: number }, names: JobNames): Job => ({
   ...names,

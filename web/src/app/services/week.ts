@@ -3,16 +3,17 @@ import { toObservable } from '@angular/core/rxjs-interop';
 import {
   jobSchema,
   movedBetween,
+  placedIn,
   weekBookSchema,
   weekDataSchema,
+  wishOf,
   type JobMoved,
   type Placed,
   type WeekBook,
   type WeekData,
   type WeekPlan,
-  type WeekWish,
 } from '@aurantia/core/week';
-import type { Order } from '@aurantia/core/order';
+import { orderOfJob, type Order } from '@aurantia/core/order';
 import { combineLatest, filter, map, switchMap, take, type Observable, type Subscription } from 'rxjs';
 import * as z from 'zod';
 import { newWeekWorker } from '../workers/new-worker';
@@ -100,7 +101,7 @@ export class Week {
     change: Partial<Omit<WeekBook, 'placed'>>,
   ): Observable<{ readonly plan: WeekPlan; readonly moved: readonly JobMoved[] }> {
     const [data, plan] = [this.data(), this.plan()];
-    const wish = data && { ...wishOf(data), ...data.book, ...change };
+    const wish = data && { ...wishOf(data, ZONE, this.time.now()), ...change };
     return askWorker<WeekPlanned>(
       newWeekWorker,
       { asks: 'plan', wish, before: null, tries: TRIES.follow },
@@ -118,10 +119,10 @@ export class Week {
         if (trouble) throw new Error(trouble.says);
         const plan = this.plan();
         // One that is changed takes its own place.
-        const others = data.jobs.filter(({ id }) => !id.startsWith(`${order.id}/`));
+        const others = data.jobs.filter(({ id }) => orderOfJob(id)?.order !== order.id);
         const request: WeekRequest = {
           asks: 'room',
-          wish: { ...wishOf(data), jobs: others },
+          wish: { ...wishOf(data, ZONE, this.time.now()), jobs: others },
           before: plan ? placedIn(plan) : [],
           jobs,
         };
@@ -149,7 +150,7 @@ export class Week {
     this.working?.unsubscribe();
     const was = this.plan();
     this.busy.set(true);
-    const wish = wishOf({ ...data, now: Math.max(data.now, this.time.now()) });
+    const wish = wishOf(data, ZONE, this.time.now());
     const request: WeekRequest = { asks: 'plan', wish, before, tries: before ? TRIES.follow : TRIES.anew };
     this.working = askWorker<WeekPlanned>(newWeekWorker, request, ({ done }) => done).subscribe({
       next: (planned) => {
@@ -194,19 +195,3 @@ export class Week {
     });
   }
 }
-
-/** What a worker plans from. */
-export const wishOf = ({ now, book, jobs, room }: WeekData): WeekWish => ({
-  now: Math.ceil(now / 60_000),
-  zone: ZONE,
-  jobs,
-  means: book.means,
-  blocks: book.blocks,
-  pins: book.pins,
-  room,
-});
-
-const placedIn = ({ jobs }: WeekPlan): Placed[] =>
-  jobs.flatMap(({ job, works }) =>
-    works.map(({ work, at, person }) => ({ job: job.id, work: work.key, at, person: person as Placed['person'] })),
-  );

@@ -1,5 +1,5 @@
 import { durationText } from '@aurantia/core';
-import type { Order } from '@aurantia/core/order';
+import { orderOfJob, type Order } from '@aurantia/core/order';
 import { jobText, whyNotText } from '@aurantia/core/week';
 import { format } from 'date-fns';
 import type { WeekRoom } from '../../../workers/week-request';
@@ -15,7 +15,7 @@ export interface RoomWords {
 const moment = (minute: number): string => format(minute * 60_000, 'EEE d MMM, HH:mm');
 
 export function roomWords({ starts, plan, without }: WeekRoom, order: Order): RoomWords {
-  const own = plan.jobs.filter(({ job }) => job.id.startsWith(`${order.id}/`));
+  const own = plan.jobs.filter(({ job }) => orderOfJob(job.id)?.order === order.id);
   const never = own.find(({ whyNot }) => whyNot !== null)?.whyNot;
   const done = Math.max(0, ...own.map((one) => one.done ?? 0));
   const late = Math.max(0, ...own.map((one) => one.late));

@@ -4,7 +4,7 @@ import { MatMenuModule } from '@angular/material/menu';
 import { Router } from '@angular/router';
 import { countText } from '@aurantia/core';
 import { moneyText } from '@aurantia/core/money';
-import type { Order } from '@aurantia/core/order';
+import { jobOfOrder, orderOfJob, type Order } from '@aurantia/core/order';
 import { format, parseISO } from 'date-fns';
 import { BUTTONS } from '../../../parts/buttons';
 import { FileField } from '../../../parts/fields/file-field';
@@ -57,7 +57,7 @@ export class OrdersPage {
     this.found()
       .slice(0, SHOWN)
       .map(({ order, design }) => {
-        const jobs = this.week.plan()?.jobs.filter(({ job }) => job.id.startsWith(`${order.id}/`)) ?? [];
+        const jobs = this.week.plan()?.jobs.filter(({ job }) => orderOfJob(job.id)?.order === order.id) ?? [];
         const done =
           jobs.length > 0 && jobs.every((one) => one.done !== null) ? Math.max(...jobs.map((one) => one.done ?? 0)) : null;
         const late = jobs.some((one) => one.late > 0 || one.whyNot !== null);
@@ -71,7 +71,7 @@ export class OrdersPage {
           begun: order.makes.length,
           late,
           planned: done === null ? '' : `${late ? 'late: ' : ''}done ${format(done * 60_000, 'EEE d MMM, HH:mm')}`,
-          begins: order.state === 'taken' && jobs.some(({ job }) => job.id === `${order.id}/${order.makes.length}`),
+          begins: order.state === 'taken' && jobs.some(({ job }) => job.id === jobOfOrder(order.id, order.makes.length)),
         };
       }),
   );

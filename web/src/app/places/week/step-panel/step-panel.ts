@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { durationText } from '@aurantia/core';
+import { orderOfJob, type Order } from '@aurantia/core/order';
 import { dayOf, jobText, minuteOf, timeOf, type Placed, type PlannedJob } from '@aurantia/core/week';
 import { format } from 'date-fns';
 import { BUTTONS } from '../../../parts/buttons';
@@ -95,17 +96,22 @@ export class StepPanel {
     });
   }
 
+  /** Where the make of what is looked at stands; null where it isn't begun. */
   protected benchOf(): string | null {
     const id = this.shown()?.planned.job.id ?? '';
-    const [order, at] = id.split('/');
-    const own = this.orders.all().find((one) => one.id === order);
-    return at === undefined ? `/bench/${id}` : own?.makes[Number(at)] ? `/bench/${own.makes[Number(at)]}` : null;
+    const part = orderOfJob(id);
+    if (!part) return `/bench/${id}`;
+    const make = this.orders
+      .all()
+      .find((one) => one.id === part.order)
+      ?.makes.at(part.at);
+    return make === undefined ? null : `/bench/${make}`;
   }
 
-  private orderOf(job: string) {
-    const [order, at] = job.split('/');
-    const own = this.orders.all().find((one) => one.id === order);
-    return own && Number(at) === own.makes.length ? own : null;
+  /** The order whose next cups these are; null where they are begun, or come later. */
+  private orderOf(job: string): Order | null {
+    const part = orderOfJob(job);
+    return this.orders.all().find(({ id, makes }) => id === part?.order && makes.length === part.at) ?? null;
   }
 
   private others({ job, work }: Pick<Placed, 'job' | 'work'>): Placed[] {
