@@ -1,5 +1,15 @@
 import { randomStream } from '../src';
-import { minuteOf, type Block, type Job, type Means, type Person, type PersonId, type WeekWish, type Work } from '../src/week';
+import {
+  minuteOf,
+  type Block,
+  type Job,
+  type Means,
+  type Person,
+  type PersonId,
+  type WeekWish,
+  type Work,
+  type WorkMix,
+} from '../src/week';
 
 /* Weeks by a seed: cups of a usual run of coats, with other waits each, on other means. */
 
@@ -10,6 +20,16 @@ export const person = (id: string, from: string, until: string, off: readonly nu
   const hours = [0, 1, 2, 3, 4, 5, 6].map((day) => (off.includes(day) ? null : { from, until }));
   return { id: id as PersonId, name: id, hours: hours as unknown as Person['hours'] };
 };
+
+/** A mix of a resin that sets within so many minutes, 15 ml of it. */
+export const mixed = (resin: string, lasts = 25, ml: readonly [number, number] = [10, 5]): WorkMix => ({
+  resin,
+  name: resin,
+  ml,
+  gramsPerMl: [1.1, 1],
+  pots: 1,
+  lasts,
+});
 
 export const plainWork = (key: string, hands: number, wait = 0, within: number | null = null): Work => ({
   key,
@@ -22,7 +42,7 @@ export const plainWork = (key: string, hands: number, wait = 0, within: number |
   turns: 0,
   turning: 0,
   hangs: 0,
-  resin: null,
+  mix: null,
 });
 
 export const plainJob = (id: string, works: readonly Work[], due: number | null = null): Job => ({
@@ -35,7 +55,7 @@ export const plainJob = (id: string, works: readonly Work[], due: number | null 
   before: null,
   works,
   begun: null,
-  holds: null,
+  after: null,
 });
 
 /** A cup as makers lay it: paint, glue and glitter, seal, resin with or without a window, sand, resin, rest. */
@@ -48,7 +68,7 @@ export function usualCup(id: string, chance: () => number, due: number | null): 
     hands: between(15, 30) * cups,
     cures: true,
     turns: cups,
-    resin: chance() < 0.7 ? 'slow' : 'quick',
+    mix: chance() < 0.7 ? mixed('slow', 75) : mixed('quick'),
     turning: Math.min(rest.wait ?? 0, 300),
     ...rest,
   });

@@ -11,6 +11,7 @@ import {
   leftOver,
   minuteOf,
   movedBetween,
+  movedSince,
   movedText,
   placedIn,
   seenRoom,
@@ -25,9 +26,9 @@ import {
   type WeekWish,
 } from '../src/week';
 import { coatOf, entry, made, MINUTE, START, upTo } from './made';
-import { MONDAY, person, plainJob, plainWork, randomWeek, usualCup, ZONE } from './random-week';
+import { mixed, MONDAY, person, plainJob, plainWork, randomWeek, usualCup, ZONE } from './random-week';
 import { workshop } from './workshop';
-import { randomStream } from '../src';
+import { metricUnits, randomStream } from '../src';
 
 const means = { people: [person('ada', '08:00', '18:00')], arms: 2, spraying: 1, hooks: 4, nightCelsius: null };
 const room = { wakes: '07:00', sleeps: '22:30', celsius: 21 };
@@ -142,15 +143,17 @@ describe('a make in the week', () => {
     const log = [...upTo(make, resin.coat), entry(60, { what: 'done', coat: resin.coat })];
     const waiting = job(make, log, 70);
     expect(waiting.from).toBe(now + 60 + resin.wait.minutes);
-    expect(waiting.holds).toEqual({ arms: 2, hooks: 0 });
+    expect(waiting.after).toMatchObject({ laid: now + 60, work: { key: resin.coat, turns: 2 } });
     const next = make.steps[make.steps.indexOf(resin) + 1];
     expect(waiting.works[0].key).toBe(next.coat);
     const begun = job(make, [...log, entry(700, { what: 'begun', coat: next.coat })], 705);
     expect(begun.begun).toEqual({ at: now + 700, person: null });
     // Whoever is at it for longer than planned isn't done yet.
     expect(job(make, [...log, entry(700, { what: 'begun', coat: next.coat })], 1000).works[0].hands).toBeGreaterThan(300);
-    for (const one of [waiting, begun])
-      expect(faultsOfWeek(week([one], { now: now + 705 }), planned(week([one], { now: now + 705 })))).toEqual([]);
+    for (const one of [waiting, begun]) {
+      const wish = week([one], { now: now + 705 });
+      expect([faultsOfWeek(wish, planned(wish)), planned(wish).jobs[0].whyNot]).toEqual([[], null]);
+    }
   });
 
   it('is begun inside a window that is open already, where hands are free then', () => {
@@ -179,29 +182,33 @@ describe('a make in the week', () => {
 describe('what is read of a week', () => {
   const jobs = ['one', 'two'].map((id) =>
     plainJob(id, [
-      { ...plainWork(`resin ${id}`, 20, 60, 180), turns: 1, turning: 60, resin: 'slow' },
+      { ...plainWork(`resin ${id}`, 20, 60, 180), turns: 1, turning: 60, mix: mixed('slow', 60) },
       plainWork(`then ${id}`, 10, 30),
     ]),
   );
   const wish = week(jobs);
   const plan = planned(wish);
 
+  const read = { zone: ZONE, units: metricUnits, nameOf: (id: string) => `“${id}”` };
+
   it('is a line a step, with its window, who shares a mix, and when it is done', () => {
-    const lines = daySheet(plan, dayOf(MONDAY, ZONE), ZONE, (id) => `“${id}”`);
+    const lines = daySheet(plan, { day: dayOf(MONDAY, ZONE), ...read });
     expect(lines.map(({ from }) => from)).toEqual([...lines.map(({ from }) => from)].sort());
     expect(lines.filter(({ does }) => /^resin/.test(does))).toEqual([
       expect.objectContaining({
         from: '08:00',
         until: '08:20',
         who: '“ada”',
-        does: expect.stringMatching(/One mix with (one|two)\.$/) as string,
+        does: expect.stringMatching(
+          /One mix with (one|two): 20\.0 ml of part A and 10\.0 ml of part B, 15\.0 ml of it for this\.$/,
+        ) as string,
         then: expect.stringMatching(/^ready 09:20, next before 11:20$/) as string,
       }),
       expect.objectContaining({ from: '08:20', does: expect.stringMatching(/One mix with/) as string }),
     ]);
     expect(lines.filter(({ does }) => /^then/.test(does)).every(({ does }) => /Begin before \d\d:\d\d/.test(does))).toBe(true);
     expect(lines.filter(({ does }) => does === 'Cured through.')).toHaveLength(2);
-    expect(daySheet(plan, '2027-01-01', ZONE, () => '')).toEqual([]);
+    expect(daySheet(plan, { day: '2027-01-01', ...read })).toEqual([]);
   });
 
   it('is drawn to scale: each step where it is, windows as long as they are open, nights where nobody is there', () => {
@@ -245,6 +252,10 @@ describe('what is read of a week', () => {
       expect.stringMatching(/^(one|two): done 24 h later, 2 steps moved\.$/),
     ]);
     expect(movedBetween(plan, plan)).toEqual([]);
+    // Of a plan that only its places were kept of the same is told.
+    expect(movedSince(before, after)).toEqual(movedBetween(plan, after));
+    expect(movedSince(before, plan)).toEqual([]);
+    expect(movedSince([], after)).toEqual([]);
   });
 
   it('is what each jar is taken for, in the order of the plan, and when it runs out', () => {

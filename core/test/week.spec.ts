@@ -10,7 +10,7 @@ import {
   type Job,
   type WeekWish,
 } from '../src/week';
-import { MONDAY, person, plainJob, plainWork, randomWeek, ZONE } from './random-week';
+import { mixed, MONDAY, person, plainJob, plainWork, randomWeek, ZONE } from './random-week';
 
 const week = (jobs: readonly Job[], rest: Partial<WeekWish> = {}): WeekWish => ({
   now: MONDAY,
@@ -198,7 +198,10 @@ describe('pins', () => {
 
 it('two cups of one resin are laid from one mix where that makes nothing later', () => {
   const jobs = ['one', 'two'].map((id) =>
-    plainJob(id, [{ ...plainWork('a', 10, 60) }, { ...plainWork('resin', 15, 400), turns: 1, turning: 300, resin: 'slow' }]),
+    plainJob(id, [
+      { ...plainWork('a', 10, 60) },
+      { ...plainWork('resin', 15, 400), turns: 1, turning: 300, mix: mixed('slow', 40) },
+    ]),
   );
   expect(plan(week(jobs)).best.worth.mixes).toBe(1);
 });

@@ -154,6 +154,32 @@ test('whether there is time is told before an order is taken, begun in one step,
   await reads(browser, /Peat Fire[\s\S]*Old Sorrel/, 'au-board');
 });
 
+test('the bench runs late: what is left is planned from then on, and what moved is said', async () => {
+  await openWeek();
+  const before = await book();
+  await browser.get(`${program.address}/week/orders`);
+  await press(browser, /^Begin.*Juno/, '.rows button');
+  await reads(browser, 'Coat 1 of', 'au-coat-work');
+  await press(browser, /^Begin/, '.large');
+  await reads(browser, 'It is on', '.large');
+  // The coat is under way for two days: whatever was planned meanwhile wasn’t begun either.
+  await program.wait(2 * 24 * 60);
+  await openWeek();
+  await reads(browser, /cups? moved by what came meanwhile/, '.moved');
+  await press(browser, /moved by what came meanwhile/, '.moved button');
+  await reads(browser, /Juno: done .* later/, '.moved');
+  expect(await violations(browser)).toEqual([]);
+  await browser.wait(
+    async () => JSON.stringify((await book()).book.placed) !== JSON.stringify(before.book.placed),
+    PATIENCE,
+    'the plan that follows isn’t kept',
+  );
+  const { book: after, jobs, now } = await book();
+  const under = jobs.filter(({ begun }) => begun !== null).map(({ id }) => id);
+  expect(jobs.find(({ who }) => who === 'Juno')?.begun).not.toBeNull();
+  expect(after.placed.filter(({ job }) => !under.includes(job)).every(({ at }) => at * 60_000 >= now - 60_000)).toBe(true);
+});
+
 test('orders come in as a table, what is wrong with a line is said, and a person is removed everywhere', async () => {
   await browser.get(`${program.address}/week/orders`);
   await reads(browser, 'Lantern fair');
@@ -172,46 +198,6 @@ test('orders come in as a table, what is wrong with a line is said, and a person
     'Hazel is still there',
   );
   expect(await (await fetch(`${program.address}/api/orders/table.csv`)).text()).not.toContain('Hazel');
-});
-
-test('a cup is priced: its floor, what a price earns, what a wage asks; a fee that leaves nothing is refused', async () => {
-  await browser.get(`${program.address}/week/money`);
-  await choose(browser, 'Design', 'Copper Eaves');
-  await reads(browser, /Ask\s+[\d.]+ €\s+a cup/, 'au-priced-design');
-  await reads(browser, 'is the floor', 'au-priced-design');
-  expect(await violations(browser)).toEqual([]);
-  const asked = async (): Promise<number> =>
-    Number(/([\d.]+) €/.exec(await browser.findElement(By.css('.price b')).getText())?.[1]);
-  const before = await asked();
-  await type(browser, 'For an hour to earn', '20');
-  await reads(browser, /€ a cup/, '.turned:nth-of-type(3)');
-  const price = /([\d.]+) €/.exec(await browser.findElement(By.css('.turned:nth-of-type(3) p')).getText())?.[1] ?? '';
-  await type(browser, 'At a price of', price);
-  await reads(browser, /an hour of hands earns 2[01]\.\d\d €/, '.turned');
-  await type(browser, 'Margin', '60');
-  await browser.wait(async () => (await asked()) > before, PATIENCE, 'a larger margin asks no more');
-  await type(browser, 'Fee of the place', '100');
-  await reads(browser, 'all fee nothing is left', '.ways');
-  await type(browser, 'A pair of gloves', '-1');
-  await reads(browser, /less than nothing|more than nothing|0 or more|negative/i, '.ways');
-  await press(browser, 'Coat', 'mat-button-toggle button');
-  await reads(browser, /First resin over the glitter/, 'au-bars table');
-  await press(browser, 'Kind', 'mat-button-toggle button');
-  await reads(browser, /Hours/, 'au-bars table');
-});
-
-test('what a change costs shows while designing', async () => {
-  await browser.get(`${program.address}/designs/copper-eaves/coats`);
-  await reads(browser, /€\s+a cup costs/, '.tally');
-  await browser.executeScript(
-    '[...document.querySelectorAll(".title")].find((t) => t.innerText.includes("Clear resin")).click()',
-  );
-  await type(browser, 'Film', '0.8');
-  await reads(browser, /€ more than as opened/, '.tally');
-  await press(browser, /a cup costs/, '.tally button');
-  await reads(browser, 'What would be cheaper', 'mat-dialog-container');
-  await reads(browser, /Without coat \d+, “Clear resin”/, 'mat-dialog-container');
-  expect(await violations(browser)).toEqual([]);
 });
 
 test('what is planned is held against the shelf, day by day', async () => {

@@ -44,7 +44,13 @@ describe('the week of the demo', () => {
     expect(make).toMatchObject({ label: 'Aunt Fen', cups: 1 });
     const before = (await data()).jobs.find(({ who }) => who === 'Aunt Fen');
     await write(id, 0, { what: 'begun', coat: make.steps[0].coat });
-    expect((await data()).jobs.find(({ who }) => who === 'Aunt Fen')?.begun).not.toBeNull();
+    const under = await data();
+    expect(under.jobs.find(({ who }) => who === 'Aunt Fen')?.begun).not.toBeNull();
+    // A coat that is under way for half an hour is planned on, like all the others.
+    const later = wishOf(under, ZONE, under.now + 30 * 60_000);
+    expect(new WeekSearch(later).best.jobs.map(({ job, whyNot }) => [job.who, whyNot])).toEqual(
+      under.jobs.map(({ who }) => [who, null]),
+    );
     await write(id, 1, { what: 'done', coat: make.steps[0].coat });
     const after = (await data()).jobs.find(({ who }) => who === 'Aunt Fen');
     // The same job, so that what is pinned of it stays pinned.

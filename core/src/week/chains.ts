@@ -40,7 +40,7 @@ export function inOneGo(works: readonly Work[], longest: number): readonly Work[
         turns: Math.max(before.turns, work.turns),
         turning: work.turns > 0 ? work.turning : 0,
         hangs: Math.max(before.hangs, work.hangs),
-        resin: work.resin ?? before.resin,
+        mix: work.mix ?? before.mix,
       };
   }
   return all;

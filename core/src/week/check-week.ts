@@ -17,7 +17,8 @@ export function faultsOfWeek(wish: WeekWish, { jobs }: WeekPlan): readonly strin
       const laid = one.at + one.work.hands;
       if (one.laid !== laid || one.ready !== readyAfter(ground, one.work, laid))
         faults.push(`${job.id}/${one.work.key}: wrong waits`);
-      if (at === 0 && !job.begun && one.at < Math.max(job.from, wish.now)) faults.push(`${job.id}: begun too early`);
+      const ready = job.after ? readyAfter(ground, job.after.work, job.after.laid) : 0;
+      if (at === 0 && !job.begun && one.at < Math.max(ready, wish.now)) faults.push(`${job.id}: begun too early`);
       if (at === 0 || !before) return;
       if (one.at < readyAfter(ground, before.work, before.laid)) faults.push(`${job.id}/${one.work.key}: waits too short`);
       const closes = closesAfter(ground, before.work, before.laid);
@@ -37,23 +38,24 @@ export function faultsOfWeek(wish: WeekWish, { jobs }: WeekPlan): readonly strin
   }
   for (const one of planned)
     if (one.work.hands > 0 && one.person === null && !one.job.begun) faults.push(`${named(one)}: no hands`);
+  const waiting = wish.jobs.flatMap(({ after, begun }): readonly Holding[] =>
+    after && !begun ? [{ ...after, at: after.laid, ready: readyAfter(ground, after.work, after.laid) }] : [],
+  );
+  const holding: readonly Holding[] = [...planned, ...waiting];
   faults.push(
-    ...overfull(planned, wish.means.arms, 'arms', (one) => [one.at, turnedAt(ground, one.work, one.laid), one.work.turns]),
-    ...overfull(planned, wish.means.spraying, 'places to spray', (one) => [one.at, one.laid, one.work.sprays]),
-    ...overfull(planned, wish.means.hooks, 'hooks', (one) => [one.laid, one.ready, one.work.hangs]),
+    ...overfull(holding, wish.means.arms, 'arms', (one) => [one.at, turnedAt(ground, one.work, one.laid), one.work.turns]),
+    ...overfull(holding, wish.means.spraying, 'places to spray', (one) => [one.at, one.laid, one.work.sprays]),
+    ...overfull(holding, wish.means.hooks, 'hooks', (one) => [one.laid, one.ready, one.work.hangs]),
   );
   return faults;
 }
 
+/** What holds arms, hooks or the place to spray: planned, or done before and waiting still. */
+type Holding = Pick<PlannedWork, 'work' | 'at' | 'laid' | 'ready'>;
 type Held = readonly [from: number, until: number, many: number];
 
-function overfull(
-  planned: readonly PlannedWork[],
-  most: number,
-  what: string,
-  heldBy: (one: PlannedWork) => Held,
-): readonly string[] {
-  const changes = planned
+function overfull(holding: readonly Holding[], most: number, what: string, heldBy: (one: Holding) => Held): readonly string[] {
+  const changes = holding
     .map(heldBy)
     .filter(([from, until, many]) => many > 0 && until > from)
     .flatMap(([from, until, many]) => [

@@ -1,6 +1,6 @@
-import { listText } from '../units';
+import type { Units } from '../units';
 import type { Minute } from './job';
-import { mixesOf } from './mixes';
+import { sharedMixes, sharedMixText, workKey } from './mixes';
 import type { PlannedJob, WeekPlan } from './week-plan';
 import { dayOf, timeOf, type Zone } from './working-hours';
 
@@ -24,23 +24,29 @@ export interface SheetLine {
 export const jobText = ({ name, who, cups }: PlannedJob['job']): string =>
   `${name}${cups > 1 ? ` × ${cups}` : ''}${who === '' ? '' : `, ${who}`}`;
 
-/** All that hands do on a day, in the order of time. @param nameOf what a person is called */
-export function daySheet({ jobs }: WeekPlan, day: string, zone: Zone, nameOf: (person: string) => string): readonly SheetLine[] {
+/** How a day is read. */
+export interface DayRead {
+  /** `2026-11-30` */
+  readonly day: string;
+  readonly zone: Zone;
+  readonly units: Units;
+  /** what a person is called */
+  readonly nameOf: (person: string) => string;
+}
+
+/** All that hands do on a day, in the order of time. */
+export function daySheet({ jobs }: WeekPlan, { day, zone, units, nameOf }: DayRead): readonly SheetLine[] {
   const clock = (minute: Minute) => timeOf(minute, zone);
   const moment = (minute: Minute) => (dayOf(minute, zone) === day ? clock(minute) : `${weekday(minute, zone)} ${clock(minute)}`);
-  const shared = new Map(
-    mixesOf(jobs)
-      .filter(({ works }) => works.length > 1)
-      .flatMap(({ works }) => works.map(({ job, planned }) => [`${job}/${planned.work.key}`, works] as const)),
-  );
+  const shared = sharedMixes(jobs);
   const called = new Map(jobs.map(({ job }) => [job.id, jobText(job)]));
   const lines = jobs.flatMap(({ job, works, done, late }): readonly SheetLine[] => {
     const steps = works.flatMap((one, at): readonly SheetLine[] => {
       if (one.work.hands === 0 || dayOf(one.at, zone) !== day) return [];
-      const mix = shared.get(`${job.id}/${one.work.key}`)?.filter((other) => other.job !== job.id) ?? [];
+      const mix = shared.get(workKey(job.id, one.work.key));
       const before = works.at(at - 1);
       const closing = at > 0 && before?.closes != null ? ` Begin before ${moment(before.closes)}.` : '';
-      const one_pot = mix.length > 0 ? ` One mix with ${listText(mix.map((other) => called.get(other.job) ?? ''))}.` : '';
+      const onePot = mix ? ` ${sharedMixText(mix, job.id, { units, called: (id) => called.get(id) ?? '' })}` : '';
       const waits = one.ready > one.laid ? `ready ${moment(one.ready)}` : 'go on at once';
       return [
         {
@@ -51,7 +57,7 @@ export function daySheet({ jobs }: WeekPlan, day: string, zone: Zone, nameOf: (p
           until: clock(one.laid),
           who: one.person === null ? '' : nameOf(one.person),
           cup: jobText(job),
-          does: `${one.work.titles.join(', then ')}.${closing}${one_pot}`,
+          does: `${one.work.titles.join(', then ')}.${closing}${onePot}`,
           then: one.closes === null ? waits : `${waits}, next before ${moment(one.closes)}`,
         },
       ];

@@ -58,6 +58,12 @@ function daysFor({ jobs, means }: WeekWish): number {
   return Math.min(MOST_DAYS, Math.ceil(28 + along));
 }
 
+/** From when on anything cures: what was laid before is still counted by its own nights. */
+function cureSince({ now, jobs }: WeekWish, days: number) {
+  const from = Math.min(now, ...jobs.flatMap(({ after, begun }) => [after?.laid ?? now, begun?.at ?? now]));
+  return { from, days: days + Math.ceil((now - from) / DAY) };
+}
+
 export function groundOf(wish: WeekWish): Ground {
   const { now, zone, means, blocks, room } = wish;
   const stretch = { from: now, days: daysFor(wish), zone };
@@ -67,7 +73,7 @@ export function groundOf(wish: WeekWish): Ground {
     arms: RoomFor.of(means.arms),
     spraying: RoomFor.of(means.spraying),
     hooks: RoomFor.of(means.hooks),
-    clock: new CureClock(pacesOf(means, room, stretch)),
+    clock: new CureClock(pacesOf(means, room, { ...stretch, ...cureSince(wish, stretch.days) })),
     longest: Math.max(0, ...hours.flatMap(({ spans }) => spans.map(({ from, until }) => until - from))),
     days: stretch.days,
     ends: now + stretch.days * DAY,

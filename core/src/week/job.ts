@@ -1,6 +1,20 @@
 /** Minutes since 1970, whole: what the week is counted in. */
 export type Minute = number;
 
+/** Resin that is stirred for a work. */
+export interface WorkMix {
+  /** its jar, and what that is called */
+  readonly resin: string;
+  readonly name: string;
+  /** ml of both parts in each pot, and g that a ml of either weighs */
+  readonly ml: readonly [number, number];
+  readonly gramsPerMl: readonly [number, number];
+  /** pots alike it is stirred in, one after the other */
+  readonly pots: number;
+  /** minutes that 100 ml of it can be worked in the room it is made in */
+  readonly lasts: number;
+}
+
 /** What hands do in one go, and what the cup then waits for. */
 export interface Work {
   /** stays the same for as long as its coats do: the first coat's id */
@@ -21,8 +35,8 @@ export interface Work {
   /** minutes they go on turning once hands are off, until it no longer runs: no longer than `wait` */
   readonly turning: number;
   readonly hangs: number;
-  /** resin that is mixed for it, by its jar; null where none is */
-  readonly resin: string | null;
+  /** null where no resin is stirred for it */
+  readonly mix: WorkMix | null;
 }
 
 /** A cup, or several alike, from the first touch to handed over. */
@@ -36,10 +50,11 @@ export interface Job {
   readonly due: Minute | null;
   /** when its first work may begin */
   readonly from: Minute;
-  /** when its first work has to have begun, where a window is open already */
+  /** when its first work has to have begun, where a window is open already; of what is under way the work after it */
   readonly before: Minute | null;
   readonly works: readonly Work[];
-  /** of what is under way: how its first work was begun, and arms or hooks held until then although no work here says so */
+  /** the work that was done last, and when hands left it: it waits, turns or hangs still; null where nothing was done yet */
+  readonly after: { readonly work: Work; readonly laid: Minute } | null;
+  /** of what is under way: how its first work was begun */
   readonly begun: { readonly at: Minute; readonly person: string | null } | null;
-  readonly holds: { readonly arms: number; readonly hooks: number } | null;
 }

@@ -1,34 +1,85 @@
+import { potLifeAt } from '../resin';
+import { amountText, listText, type Units } from '../units';
+import type { WorkMix } from './job';
 import type { PlannedJob, PlannedWork } from './week-plan';
 
 /** Works that take their resin from one pot: the same resin, the same hands, one right after the other. */
 export interface SharedMix {
   readonly resin: string;
   readonly person: string | null;
-  readonly works: readonly { readonly job: string; readonly planned: PlannedWork }[];
+  readonly works: readonly MixedWork[];
 }
 
-/** Minutes from the first stir in which a pot is used up: what pots of resin are good for in a usual room. */
-const ONE_POT = 25;
+interface MixedWork {
+  readonly job: string;
+  readonly planned: PlannedWork;
+  readonly mix: WorkMix;
+}
 
-/** Each mix of a plan, in the order of time. A work whose hands begin while the pot before is still good shares it. */
+/** Minutes that hands rest at most between two works that share a pot. */
+const AT_ONCE = 5;
+/** A small pot is relied on for no longer than 100 ml would last. */
+const NO_SMALLER = 100;
+
+/**
+ * Each mix of a plan, in the order of time. A work shares the pot before where its hands are off before that pot, with its own
+ * resin in it too, begins to set: more in a pot lasts less. What needs several pots of its own shares none.
+ */
 export function mixesOf(jobs: readonly Pick<PlannedJob, 'job' | 'works'>[]): readonly SharedMix[] {
   const all = jobs
-    .flatMap(({ job, works }) => works.filter(({ work }) => work.resin !== null).map((planned) => ({ job: job.id, planned })))
+    .flatMap(({ job, works }) =>
+      works.flatMap((planned): readonly MixedWork[] => {
+        const { mix } = planned.work;
+        return mix ? [{ job: job.id, planned, mix }] : [];
+      }),
+    )
     .sort((one, other) => one.planned.at - other.planned.at);
-  const last = new Map<string, { from: number; until: number; works: { job: string; planned: PlannedWork }[] }>();
+  const last = new Map<string, { from: number; until: number; ml: number; works: MixedWork[] }>();
   const mixes: SharedMix[] = [];
   for (const one of all) {
-    const { work, at, laid, person } = one.planned;
-    const key = `${person ?? ''}/${work.resin ?? ''}`;
+    const { mix, planned } = one;
+    const { at, laid, person } = planned;
+    const key = `${person ?? ''}/${mix.resin}`;
+    const ml = mix.ml[0] + mix.ml[1];
     const before = last.get(key);
-    if (before && at - before.until < 5 && at - before.from <= ONE_POT) {
+    if (before && mix.pots === 1 && at - before.until < AT_ONCE && laid - before.from <= workable(mix, before.ml + ml)) {
       before.works.push(one);
       before.until = laid;
+      before.ml += ml;
       continue;
     }
     const works = [one];
-    last.set(key, { from: at, until: laid, works });
-    mixes.push({ resin: work.resin ?? '', person, works });
+    // A pot that is one of several is used up by its own cups.
+    if (mix.pots === 1) last.set(key, { from: at, until: laid, ml, works });
+    else last.delete(key);
+    mixes.push({ resin: mix.resin, person, works });
   }
   return mixes;
+}
+
+const workable = ({ lasts }: WorkMix, ml: number): number => potLifeAt(lasts, Math.max(NO_SMALLER, ml), 21);
+
+/** The mix of each work that shares one, by {@link workKey}. */
+export function sharedMixes(jobs: readonly Pick<PlannedJob, 'job' | 'works'>[]): ReadonlyMap<string, SharedMix> {
+  const shared = mixesOf(jobs).filter(({ works }) => works.length > 1);
+  return new Map(shared.flatMap((mix) => mix.works.map(({ job, planned }) => [workKey(job, planned.work.key), mix] as const)));
+}
+
+export const workKey = (job: string, work: string): string => `${job}/${work}`;
+
+/** What is stirred at once for a job's work and others of one mix, and how much of it is the job's. */
+export function sharedMixText(
+  { works }: SharedMix,
+  job: string,
+  { units, called }: { readonly units: Units; readonly called: (job: string) => string },
+): string {
+  const own = works.find((one) => one.job === job) ?? works[0];
+  const { gramsPerMl } = own.mix;
+  const ml = ([0, 1] as const).map((part) => works.reduce((sum, { mix }) => sum + mix.ml[part], 0));
+  const [a, b] = ml.map((each, part) => amountText(each, units, gramsPerMl[part]));
+  const whole = ml[0] + ml[1];
+  const mean = (ml[0] * gramsPerMl[0] + ml[1] * gramsPerMl[1]) / whole;
+  const share = own.mix.ml[0] + own.mix.ml[1];
+  const others = works.filter((one) => one.job !== job).map((one) => called(one.job));
+  return `One mix with ${listText(others)}: ${a} of part A and ${b} of part B, ${amountText(share, units, mean)} of it for this.`;
 }

@@ -95,14 +95,14 @@ function plannedJob(
     };
   });
   const done = works.at(-1)?.ready ?? job.from;
-  const begins = works.at(0)?.at ?? job.from;
+  const next = works.at(job.begun ? 1 : 0)?.at ?? job.from;
   return {
     job,
     works,
     whyNot: null,
     done,
     late: job.due === null ? 0 : Math.max(0, done - job.due),
-    missed: job.before !== null && begins > job.before,
+    missed: job.before !== null && next > job.before,
   };
 }
 

@@ -1,5 +1,5 @@
 import { chainsOf, inOneGo, type Chain } from './chains';
-import { bookWork, copyOf, groundOf, readyAfter, turnedAt, type Ground, type WeekWish } from './ground';
+import { bookWork, closesAfter, copyOf, groundOf, readyAfter, turnedAt, type Ground, type WeekWish } from './ground';
 import type { Job, Minute } from './job';
 import type { Placed } from './means';
 import { placeAll, type Kept } from './place-all';
@@ -22,16 +22,9 @@ export interface Prepared {
 
 export function prepare(wish: WeekWish): Prepared {
   const ground = groundOf(wish);
-  const jobs = wish.jobs.map((job) => ({
-    ...job,
-    from: Math.max(job.from, wish.now),
-    works: inOneGo(job.works, ground.longest),
-  }));
-  for (const { holds, from, begun } of jobs)
-    if (holds && !begun) {
-      ground.arms.book(wish.now, from, holds.arms);
-      ground.hooks.book(wish.now, from, holds.hooks);
-    }
+  const jobs = wish.jobs.map((job) => inReach(goingOn(job, wish, ground), wish));
+  for (const { after, begun } of jobs)
+    if (after && !begun) bookWork(ground, after.work, { at: after.laid - after.work.hands, person: null });
   const cannot = jobs.map((job) => impossible(job, wish.means, ground.longest));
   const pinned: (Spot | null)[][] = jobs.map(({ works, begun }) =>
     works.map((_, at) => (at === 0 && begun ? { at: begun.at, person: begun.person } : null)),
@@ -46,6 +39,40 @@ export function prepare(wish: WeekWish): Prepared {
   });
   alone.forEach(({ whyNot }, at) => (cannot[at] ??= whyNot));
   return { now: wish.now, ground, jobs, chains, pinned, cannot, alone: alone.map(({ done }) => done), lost };
+}
+
+/** A job as it can go on: what waits is ready when its room lets it be, what is under way was begun when it was. */
+function goingOn(job: Job, { now, means }: WeekWish, ground: Ground): Job {
+  const works = inOneGo(job.works, ground.longest);
+  const { after, begun } = job;
+  if (begun) {
+    // Nobody says at the bench who is at it; where one alone works, it is they.
+    const [only, ...others] = means.people;
+    const person = begun.person ?? (only && others.length === 0 ? only.id : null);
+    return { ...job, works, from: begun.at, before: null, begun: { ...begun, person } };
+  }
+  const ready = after ? readyAfter(ground, after.work, after.laid) : now;
+  const closes = after && closesAfter(ground, after.work, after.laid);
+  const from = Math.max(job.from, now, ready);
+  const before = job.before === null || closes === null ? (job.before ?? closes) : Math.min(job.before, closes);
+  return { ...job, works, from, before: before === null ? null : Math.max(before, ready) };
+}
+
+/** What is under way may end so that nobody is there while its window is open: then that is missed, and the rest goes on without it. */
+function inReach(job: Job, wish: WeekWish): Job {
+  const { begun, works } = job;
+  const [first, ...rest] = works;
+  if (!begun || first.within === null) return job;
+  const ground = groundOf(wish);
+  bookWork(ground, first, begun);
+  const [own] = chainsOf([job]);
+  const pinned = works.map((_, at) => (at === 0 ? begun : null));
+  if (placeAll(ground, [job], own, { pinned: [pinned], near: null }, [null]).jobs[0].whyNot === null) return job;
+  return {
+    ...job,
+    works: [{ ...first, within: null }, ...rest],
+    before: closesAfter(ground, first, begun.at + first.hands),
+  };
 }
 
 /** Books what is pinned; what can't be begun then isn't pinned, and told. */
@@ -95,13 +122,14 @@ function fitsAlone(
 }
 
 /** What no plan can do, whatever else there is to do. */
-function impossible({ works }: Job, means: WeekWish['means'], longest: number): WhyNot | null {
-  for (const { titles, hands, turns, sprays, hangs } of works) {
+function impossible({ works, begun }: Job, means: WeekWish['means'], longest: number): WhyNot | null {
+  for (const [at, { titles, hands, turns, sprays, hangs }] of works.entries()) {
     const [work] = titles;
     if (turns > means.arms) return { kind: 'too few', what: 'turner arm', needs: turns, has: means.arms, work };
     if (sprays > means.spraying) return { kind: 'too few', what: 'place to spray', needs: sprays, has: means.spraying, work };
     if (hangs > means.hooks) return { kind: 'too few', what: 'hook', needs: hangs, has: means.hooks, work };
-    if (hands > longest) return { kind: 'too long', work, hands, longest };
+    // What is under way needs no day to hold it: forgotten at the bench overnight, it is still done once it is done.
+    if (hands > longest && !(at === 0 && begun)) return { kind: 'too long', work, hands, longest };
   }
   return null;
 }

@@ -4,6 +4,7 @@ import { weekBookSchema } from './means';
 import type { Zone } from './working-hours';
 
 const minute = z.number();
+const ofBoth = z.tuple([z.number(), z.number()]).readonly();
 const workSchema = z.object({
   key: z.string(),
   titles: z.array(z.string()).readonly(),
@@ -15,7 +16,9 @@ const workSchema = z.object({
   turns: z.number(),
   turning: z.number(),
   hangs: z.number(),
-  resin: z.string().nullable(),
+  mix: z
+    .object({ resin: z.string(), name: z.string(), ml: ofBoth, gramsPerMl: ofBoth, pots: z.int(), lasts: z.number() })
+    .nullable(),
 });
 
 /** A job as it is sent. */
@@ -28,8 +31,8 @@ export const jobSchema = z.object({
   from: minute,
   before: minute.nullable(),
   works: z.array(workSchema).readonly(),
+  after: z.object({ work: workSchema, laid: minute }).nullable(),
   begun: z.object({ at: minute, person: z.string().nullable() }).nullable(),
-  holds: z.object({ arms: z.number(), hooks: z.number() }).nullable(),
 });
 
 export const jobTakeSchema = z.object({

@@ -2,7 +2,7 @@ import type { Coat } from '../design';
 import { benchOf, type LogEntry, type Make, type MakeStep } from '../make';
 import { cureFactor } from '../resin';
 import { itemOf, settingOf, type ItemOf, type ShelfItem } from '../stock';
-import type { Job, Minute, Work } from './job';
+import type { Job, Minute, Work, WorkMix } from './job';
 
 const MINUTE = 60_000;
 const minuteOfMoment = (moment: number): Minute => Math.ceil(moment / MINUTE);
@@ -30,7 +30,8 @@ export function jobOfMake(
   const left = coats.flatMap(({ state }, at) => (state === 'done' || state === 'skipped' ? [] : [at]));
   const first = left.at(0);
   const current = first === undefined ? null : coats[first];
-  const before = works.slice(0, first ?? works.length).findLast((_, at) => coats[at].state === 'done');
+  const last = coats.slice(0, first ?? coats.length).findLastIndex(({ state }) => state === 'done');
+  const laid = coats.at(last)?.ended ?? null;
   const begun = current?.begun ?? null;
   const open = left.map((at) => works[at]);
   const from = standing.opens === null ? now : Math.max(now, minuteOfMoment(standing.opens));
@@ -43,7 +44,7 @@ export function jobOfMake(
     // What is under way takes as long as planned, or until now where it takes longer.
     works: at === null ? open : open.map((work, k) => (k === 0 ? { ...work, hands: Math.max(work.hands, now - at + 1) } : work)),
     begun: at === null ? null : { at, person: null },
-    holds: before && standing.opens !== null && from > now ? { arms: before.turns, hooks: before.hangs } : null,
+    after: last < 0 || laid === null ? null : { work: works[last], laid: minuteOfMoment(laid) },
   };
 }
 
@@ -92,7 +93,21 @@ function workOf(step: MakeStep, coat: Coat | undefined, { cups, pace, celsius, r
     turns: wet ? cups : 0,
     turning: wet ? Math.min(wait, Math.round(runs)) : 0,
     hangs: wait > 0 && (coat?.kind === 'base' || coat?.kind === 'seal') ? cups : 0,
-    resin: step.mix && resin ? resin.id : null,
+    mix: resin ? mixOf(step, resin, celsius) : null,
+  };
+}
+
+function mixOf({ mix, amounts }: MakeStep, { id, name, potLife }: ItemOf<'resin'>, celsius: number): WorkMix | null {
+  const part = (key: 'a' | 'b') => amounts.find((amount) => amount.key === key);
+  const [a, b] = [part('a'), part('b')];
+  if (!mix || !a || !b) return null;
+  return {
+    resin: id,
+    name,
+    ml: [a.amount, b.amount],
+    gramsPerMl: [a.gramsPerMl ?? mix.density[0], b.gramsPerMl ?? mix.density[1]],
+    pots: mix.times,
+    lasts: potLife * cureFactor(celsius),
   };
 }
 

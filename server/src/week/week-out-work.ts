@@ -1,3 +1,4 @@
+import type { Units } from '@aurantia/core';
 import { CalendarError, weekCalendar, type CalendarWish } from '@aurantia/core/calendar';
 import { daySheet, WeekSearch, wishOf, type WeekData, type WeekPlan, type Zone } from '@aurantia/core/week';
 import { ProblemError } from '../http/problem';
@@ -14,6 +15,7 @@ export interface DaySheetAsked extends WeekOut {
   readonly day: string;
   readonly workshop: string;
   readonly paper: 'A4' | 'Letter';
+  readonly units: Units;
 }
 
 export interface CalendarAsked extends WeekOut {
@@ -30,8 +32,9 @@ const nameIn =
 
 /** A day on paper, PDF. */
 export const daySheetPages = (asked: DaySheetAsked): Promise<Uint8Array> => {
-  const { day, zone, workshop, paper } = asked;
-  return sheetOfDay({ workshop, day, lines: daySheet(planOf(asked), day, zone, nameIn(asked)), paper });
+  const { day, zone, workshop, paper, units } = asked;
+  const lines = daySheet(planOf(asked), { day, zone, units, nameOf: nameIn(asked) });
+  return sheetOfDay({ workshop, day, lines, paper });
 };
 
 /** A calendar file. @throws ProblemError where nothing of that is planned */

@@ -64,8 +64,8 @@ export const weekRoutes: FastifyPluginAsyncZod<Memory> = async (app, { week, wor
     { schema: { querystring: inZone.extend({ day: z.iso.date('Write the date as 2026-11-30.') }) } },
     async ({ query }, reply) => {
       const data = await dataFor(query.zone);
-      const { name, paper } = await workshop.settings();
-      const pdf = await aside.do('daySheet', { data, zone: query.zone, day: query.day, workshop: name, paper });
+      const { name, paper, units } = await workshop.settings();
+      const pdf = await aside.do('daySheet', { data, zone: query.zone, day: query.day, workshop: name, paper, units });
       return reply
         .type('application/pdf')
         .header('content-disposition', `inline; filename="day-${query.day}.pdf"`)

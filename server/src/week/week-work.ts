@@ -83,7 +83,7 @@ const jobToBegin = (make: Make, { celsius, now }: { celsius: number; now: number
   before: null,
   works: worksOf(make, celsius),
   begun: null,
-  holds: null,
+  after: null,
 });
 
 /** What is left to be taken for a job’s coats. */

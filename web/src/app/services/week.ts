@@ -3,6 +3,7 @@ import { toObservable } from '@angular/core/rxjs-interop';
 import {
   jobSchema,
   movedBetween,
+  movedSince,
   placedIn,
   weekBookSchema,
   weekDataSchema,
@@ -30,6 +31,9 @@ const jobsSchema = z.object({
   troubles: z.array(z.object({ says: z.string() }).loose()),
 });
 
+/** What moved a plan: what was changed here, or what came meanwhile at the bench, by the clock or in another window. */
+type MovedBy = 'change' | 'meanwhile';
+
 /** Tries that a plan anew is worth, and one that only follows what is there. */
 const TRIES = { anew: 6000, follow: 600 } as const;
 
@@ -50,8 +54,8 @@ export class Week {
   readonly data = signal<WeekData | null>(null);
   readonly planned = signal<WeekPlanned | null>(null);
   readonly busy = signal(false);
-  /** what the last change moved; null where nothing changed yet */
-  readonly moved = signal<readonly JobMoved[] | null>(null);
+  /** what moved last, and by what; null where nothing did yet */
+  readonly moved = signal<{ readonly by: MovedBy; readonly jobs: readonly JobMoved[] } | null>(null);
   readonly plan = computed(() => this.planned()?.plan ?? null);
   /** what there is to do, once it is here */
   private readonly here = toObservable(this.data).pipe(filter((data) => data !== null));
@@ -63,7 +67,7 @@ export class Week {
         this.time.set(data.now);
         this.take(data);
         if (!this.plan()) this.moved.set(null);
-        this.work(data, data.book.placed.length > 0 ? data.book.placed : null);
+        this.work(data, data.book.placed.length > 0 ? data.book.placed : null, 'meanwhile');
       },
       error: (error: unknown) => this.notices.failed(error, () => this.load()),
     });
@@ -72,7 +76,7 @@ export class Week {
   /** Works the whole week out anew, whatever stood where; what is pinned stays. */
   planAnew(): void {
     const data = this.data();
-    if (data) this.work(data, null);
+    if (data) this.work(data, null, 'change');
   }
 
   /** Enough: the best so far stands. */
@@ -92,7 +96,7 @@ export class Week {
     this.keep(next.book, () => {
       // Other arms part orders otherwise: what there is to do is asked anew.
       if (change.means) this.reloadJobs(plan);
-      else this.work(next, plan && placedIn(plan));
+      else this.work(next, plan && placedIn(plan), 'change');
     });
   }
 
@@ -140,13 +144,13 @@ export class Week {
     this.api.get(`week?zone=${encodeURIComponent(ZONE)}`, weekDataSchema).subscribe({
       next: (data) => {
         this.take(data);
-        this.work(data, plan && placedIn(plan));
+        this.work(data, plan && placedIn(plan), 'change');
       },
       error: (error: unknown) => this.notices.failed(error, () => this.reloadJobs(plan)),
     });
   }
 
-  private work(data: WeekData, before: readonly Placed[] | null): void {
+  private work(data: WeekData, before: readonly Placed[] | null, by: MovedBy): void {
     this.working?.unsubscribe();
     const was = this.plan();
     this.busy.set(true);
@@ -155,7 +159,8 @@ export class Week {
     this.working = askWorker<WeekPlanned>(newWeekWorker, request, ({ done }) => done).subscribe({
       next: (planned) => {
         this.planned.set(planned);
-        if (was) this.moved.set(movedBetween(was, planned.plan));
+        if (was) this.moved.set({ by, jobs: movedBetween(was, planned.plan) });
+        else if (before) this.moved.set({ by, jobs: movedSince(before, planned.plan) });
       },
       error: (error: unknown) => {
         this.busy.set(false);

@@ -3,7 +3,19 @@ import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { MatDialog } from '@angular/material/dialog';
 import { MatMenuModule } from '@angular/material/menu';
 import { countText } from '@aurantia/core';
-import { boardOf, workshopDay, dayOf, daySheet, jobText, minuteOf, movedText, whyNotText } from '@aurantia/core/week';
+import {
+  boardOf,
+  workshopDay,
+  dayOf,
+  daySheet,
+  jobText,
+  minuteOf,
+  movedText,
+  sharedMixes,
+  sharedMixText,
+  whyNotText,
+  workKey,
+} from '@aurantia/core/week';
 import { format } from 'date-fns';
 import { catchError, debounceTime, EMPTY, filter } from 'rxjs';
 import { BUTTONS } from '../../parts/buttons';
@@ -12,6 +24,7 @@ import { Icon } from '../../parts/icons/icon';
 import { Makes } from '../../services/makes';
 import { Orders } from '../../services/orders';
 import { Week, ZONE } from '../../services/week';
+import { WorkshopMemory } from '../../services/workshop';
 import { WorkshopTime } from '../../services/workshop-time';
 import { BoardView, type StepAt } from './board/board';
 import { boundText, planText } from './plan-words';
@@ -38,6 +51,7 @@ const SETTLED = 800;
 export class WeekPlace {
   protected readonly week = inject(Week);
   private readonly time = inject(WorkshopTime);
+  private readonly workshop = inject(WorkshopMemory);
   private readonly dialog = inject(MatDialog);
 
   protected readonly span = signal<keyof typeof SPANS>('three');
@@ -88,6 +102,15 @@ export class WeekPlace {
     const at = planned?.works.findIndex(({ work }) => work.key === chosen?.work) ?? -1;
     return planned && at >= 0 ? { planned, at } : null;
   });
+  /** what is stirred at once for the step that is looked at and for others */
+  protected readonly mix = computed(() => {
+    const [plan, shown] = [this.week.plan(), this.shown()];
+    if (!plan || !shown) return null;
+    const { job, works } = shown.planned;
+    const mix = sharedMixes(plan.jobs).get(workKey(job.id, works[shown.at].work.key));
+    const called = (id: string) => jobText((plan.jobs.find((one) => one.job.id === id) ?? shown.planned).job);
+    return mix ? sharedMixText(mix, job.id, { units: this.workshop.units(), called }) : null;
+  });
   protected readonly says = computed(() => {
     const planned = this.week.planned();
     return planned ? planText(planned.plan) : '';
@@ -116,8 +139,11 @@ export class WeekPlace {
     const each = [...new Set(all)];
     return each.length > MOST_TOLD ? [...each.slice(0, MOST_TOLD), `And ${each.length - MOST_TOLD} more like these.`] : each;
   });
-  protected readonly moved = computed(() => (this.week.moved() ?? []).map(movedText));
-  protected readonly movedSays = computed(() => `${countText(this.moved().length, 'cup')} moved`);
+  protected readonly moved = computed(() => (this.week.moved()?.jobs ?? []).map(movedText));
+  protected readonly movedSays = computed(
+    () =>
+      `${countText(this.moved().length, 'cup')} moved by ${this.week.moved()?.by === 'change' ? 'that' : 'what came meanwhile'}`,
+  );
   protected readonly empty = computed(
     () => this.week.plan() !== null && this.week.plan()?.jobs.length === 0 && this.troubles().length === 0,
   );
@@ -126,7 +152,9 @@ export class WeekPlace {
   );
   protected readonly day = computed(() => {
     const plan = this.week.plan();
-    return plan ? daySheet(plan, dayOf(this.from(), ZONE), ZONE, this.nameOf()) : [];
+    return plan
+      ? daySheet(plan, { day: dayOf(this.from(), ZONE), zone: ZONE, units: this.workshop.units(), nameOf: this.nameOf() })
+      : [];
   });
   protected readonly sheetDay = computed(() => format(this.from() * 60_000, 'EEE d MMM'));
   protected readonly calendars = computed(() => {

@@ -28,6 +28,8 @@ export class StepPanel {
   private readonly notices = inject(Notices);
   private readonly router = inject(Router);
   readonly shown = input.required<{ readonly planned: PlannedJob; readonly at: number } | null>();
+  /** what is stirred for it together with others; null where it has its own */
+  readonly mix = input.required<string | null>();
   readonly nameOf = input.required<(person: string) => string>();
 
   private readonly one = computed(() => {
