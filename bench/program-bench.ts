@@ -5,6 +5,7 @@ import { Program } from '../e2e/src/program';
 import { readyRows } from './load-bench';
 import { ratioOf, share, type Row } from './measure';
 import { taskRows } from './task-bench';
+import { weekPageRow } from './week-page-bench';
 
 /** A save over the wire into SQLite, against the same bytes written and synced to a plain file. */
 async function save(program: Program): Promise<Row> {
@@ -138,6 +139,7 @@ export async function programRows(): Promise<readonly Row[]> {
       ...(await readyRows(browser, program)),
       ...(await taskRows(program)),
       await withoutGraphics(program),
+      await weekPageRow(),
     ];
   } finally {
     await browser.quit();

@@ -2,7 +2,7 @@ import type { Units } from '../units';
 import type { Minute } from './job';
 import { sharedMixes, sharedMixText, workKey } from './mixes';
 import type { PlannedJob, WeekPlan } from './week-plan';
-import { dayOf, timeOf, type Zone } from './working-hours';
+import { minuteOf, timeOf, weekdayOf, type Zone } from './working-hours';
 
 /** A line of a day's sheet: one step, or a cup that is done. */
 export interface SheetLine {
@@ -36,13 +36,15 @@ export interface DayRead {
 
 /** All that hands do on a day, in the order of time. */
 export function daySheet({ jobs }: WeekPlan, { day, zone, units, nameOf }: DayRead): readonly SheetLine[] {
+  const [midnight, next] = [day, dayAfter(day)].map((one) => minuteOf(one, '00:00', zone));
+  const isOnIt = (minute: Minute) => minute >= midnight && minute < next;
   const clock = (minute: Minute) => timeOf(minute, zone);
-  const moment = (minute: Minute) => (dayOf(minute, zone) === day ? clock(minute) : `${weekday(minute, zone)} ${clock(minute)}`);
+  const moment = (minute: Minute) => (isOnIt(minute) ? clock(minute) : `${weekdayOf(minute, zone)} ${clock(minute)}`);
   const shared = sharedMixes(jobs);
   const called = new Map(jobs.map(({ job }) => [job.id, jobText(job)]));
   const lines = jobs.flatMap(({ job, works, done, late }): readonly SheetLine[] => {
     const steps = works.flatMap((one, at): readonly SheetLine[] => {
-      if (one.work.hands === 0 || dayOf(one.at, zone) !== day) return [];
+      if (one.work.hands === 0 || !isOnIt(one.at)) return [];
       const mix = shared.get(workKey(job.id, one.work.key));
       const before = works.at(at - 1);
       const closing = at > 0 && before?.closes != null ? ` Begin before ${moment(before.closes)}.` : '';
@@ -62,7 +64,7 @@ export function daySheet({ jobs }: WeekPlan, { day, zone, units, nameOf }: DayRe
         },
       ];
     });
-    const ends = done !== null && dayOf(done, zone) === day ? [done] : [];
+    const ends = done !== null && isOnIt(done) ? [done] : [];
     const over = ends.map((at): SheetLine => ({
       job: job.id,
       work: null,
@@ -79,5 +81,4 @@ export function daySheet({ jobs }: WeekPlan, { day, zone, units, nameOf }: DayRe
   return lines.sort((one, other) => one.at - other.at);
 }
 
-const weekday = (minute: Minute, zone: Zone): string =>
-  new Date(minute * 60_000).toLocaleDateString('en', { weekday: 'short', timeZone: zone });
+const dayAfter = (day: string): string => new Date(Date.parse(day) + 86_400_000).toISOString().slice(0, 10);

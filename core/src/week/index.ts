@@ -19,5 +19,5 @@ export * from './typed-hours';
 export { WeekSearch } from './week-search';
 export { latestStart, type LatestStart } from './when';
 export { whyNotText, type WhyNot } from './why-not';
-export { dayOf, daysFrom, hoursOf, minuteOf, timeOf, type Zone } from './working-hours';
+export { dayOf, daysFrom, hoursOf, minuteOf, timeOf, weekdayOf, type Zone } from './working-hours';
 export { jobOfMake, worksOf, type JobNames } from './works-of';

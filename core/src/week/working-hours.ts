@@ -10,7 +10,10 @@ export type Zone = string;
 
 const MINUTE = 60_000;
 
-/** Minutes already looked up: asking a zone for its offset is slow, and the same days come again and again. */
+/** What is looked up is kept: asking a zone for its offset is slow, and the same days come again and again. */
+const MOST_KEPT = 20_000;
+
+/** Minutes already looked up. */
 const known = new Map<string, Minute>();
 
 /** The minute that a wall clock shows a time on a day; what a change of summer time leaves out comes that much later. */
@@ -21,14 +24,28 @@ export function minuteOf(day: string, time: string, zone: Zone): Minute {
   const [year, month, date] = day.split('-').map(Number);
   const [hours, minutes] = time.split(':').map(Number);
   const minute = Math.floor(new TZDate(year, month - 1, date, hours, minutes, zone).getTime() / MINUTE);
-  if (known.size > 20_000) known.clear();
+  if (known.size > MOST_KEPT) known.clear();
   known.set(asked, minute);
   return minute;
 }
 
-/** The day on the wall, `2026-11-30`, and the time of day, `07:30`, of a minute. */
-export const dayOf = (minute: Minute, zone: Zone): string => format(minute * MINUTE, 'yyyy-MM-dd', { in: tz(zone) });
-export const timeOf = (minute: Minute, zone: Zone): string => format(minute * MINUTE, 'HH:mm', { in: tz(zone) });
+/** The day on the wall, `2026-11-30`, the time of day, `07:30`, and the day of the week, `Mon`, of a minute. */
+export const dayOf = (minute: Minute, zone: Zone): string => wallOf(minute, zone).slice(0, 10);
+export const timeOf = (minute: Minute, zone: Zone): string => wallOf(minute, zone).slice(11, 16);
+export const weekdayOf = (minute: Minute, zone: Zone): string => wallOf(minute, zone).slice(17);
+
+/** What the wall shows at minutes already looked up. */
+const shown = new Map<string, string>();
+
+function wallOf(minute: Minute, zone: Zone): string {
+  const asked = `${zone} ${minute}`;
+  const found = shown.get(asked);
+  if (found !== undefined) return found;
+  const wall = format(minute * MINUTE, 'yyyy-MM-dd HH:mm EEE', { in: tz(zone) });
+  if (shown.size > MOST_KEPT) shown.clear();
+  shown.set(asked, wall);
+  return wall;
+}
 
 /** Days from the one a minute is on, with the day of the week each is, Monday 0. */
 export function daysFrom(

@@ -20,7 +20,7 @@ export function planText({ jobs, worth }: WeekPlan): string {
 /** Before when no plan can end, and why. */
 export function boundText({ end, why }: Bound, { worth }: WeekPlan): string {
   if (worth.end <= end) return `No plan can end sooner: ${because(why)}.`;
-  return `No plan can end before ${format(end * 60_000, 'EEE HH:mm')} (${because(why)}): this one is within ${durationText(worth.end - end)} of that.`;
+  return `No plan can end before ${format(end * 60_000, 'EEE d MMM, HH:mm')} (${because(why)}): this one is within ${durationText(worth.end - end)} of that.`;
 }
 
 /** Hours of work: days would be read as days of work. */

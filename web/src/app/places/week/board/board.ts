@@ -1,9 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, model, output } from '@angular/core';
 import { durationText } from '@aurantia/core';
-import { jobText, type Board, type BoardSpan, type PlannedWork } from '@aurantia/core/week';
+import { jobText, timeOf, weekdayOf, type Board, type BoardSpan, type PlannedWork } from '@aurantia/core/week';
 import { format } from 'date-fns';
 import { Icon } from '../../../parts/icons/icon';
 import { Tip } from '../../../parts/tip';
+import { ZONE } from '../../../services/week';
 
 /** Which step of which job is looked at. */
 export interface StepAt {
@@ -12,8 +13,10 @@ export interface StepAt {
 }
 
 const MINUTE = 60_000;
-const moment = (minute: number) => format(minute * MINUTE, 'EEE HH:mm');
-const clock = (minute: number) => format(minute * MINUTE, 'HH:mm');
+/** Beyond so large a share of what is shown a day’s name would be cut off. */
+const NO_ROOM = 0.9;
+const clock = (minute: number) => timeOf(minute, ZONE);
+const moment = (minute: number) => `${weekdayOf(minute, ZONE)} ${clock(minute)}`;
 
 /** A week drawn: hours across and cups down, as the workshop’s day has them. Arrows go from step to step. */
 @Component({
@@ -34,10 +37,26 @@ export class BoardView {
   /** back to where the day is */
   readonly home = output();
 
-  protected readonly away = computed(() => this.board().away.map(placed));
+  // One picture that all cups have behind them: as elements of their own, nights would be most of a long week.
+  protected readonly away = computed(() =>
+    striped(
+      this.board().away.map(({ from, to }) => [`${from * 100}%`, `${to * 100}%`]),
+      'var(--nobody)',
+    ),
+  );
+  protected readonly midnights = computed(() =>
+    striped(
+      this.board().days.map(({ share }) => [`${share * 100}%`, `calc(${share * 100}% + 1px)`]),
+      'var(--midnight-line)',
+    ),
+  );
   protected readonly now = computed(() => left(this.board().now));
   protected readonly days = computed(() =>
-    this.board().days.map(({ share, minute, day }) => ({ day, left: left(share), name: format(minute * MINUTE, 'EEE d MMM') })),
+    this.board().days.map(({ share, minute, day }) => ({
+      day,
+      left: left(share),
+      name: share > NO_ROOM ? '' : format(minute * MINUTE, 'EEE d MMM'),
+    })),
   );
   protected readonly hours = computed(() => this.board().hours.map(({ share, time }) => ({ left: left(share), time })));
   protected readonly rows = computed(() =>
@@ -120,6 +139,10 @@ function nearestIn(rows: readonly HTMLElement[][], from: number, step: number, t
 
 const left = (share: number | null): string | null => (share === null ? null : `${share * 100}%`);
 const placed = ({ from, to }: BoardSpan) => ({ left: `${from * 100}%`, width: `${(to - from) * 100}%` });
+
+/** A background of stretches of one colour, each from and to, in their order. */
+const striped = (stretches: readonly (readonly [from: string, to: string])[], colour: string): string =>
+  `linear-gradient(90deg, transparent 0${stretches.map(([from, to]) => `, transparent ${from}, ${colour} ${from} ${to}, transparent ${to}`).join('')}, transparent 100%)`;
 
 function endsText({ done, late, whyNot }: Board['rows'][number]['planned']): string {
   if (whyNot) return 'can’t be planned';
