@@ -1,4 +1,4 @@
-import { mkdtempSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { By, Key } from 'selenium-webdriver';
@@ -268,6 +268,20 @@ test('an empty workshop is told what the week is for, and what is typed into its
     await press(view, 'Take an order', '.empty button');
     await reads(view, 'Choose a design, and it is told', 'mat-dialog-container');
     expect(await violations(view)).toEqual([]);
+    // The first order ever: the plan that comes of it is the first week that is kept here.
+    await empty.send(
+      'POST',
+      'designs/import',
+      JSON.parse(readFileSync(join(__dirname, '../../demo/designs/peat-fire.json'), 'utf8')) as object,
+    );
+    await empty.send('POST', 'orders/table', { text: 'who;design;cups;due\nFirst;Peat Fire;1;' });
+    await view.get(`${empty.address}/week`);
+    await reads(view, /1 cup, .*is cured through/);
+    await view.wait(
+      async () => ((await (await fetch(`${empty.address}/api/week?zone=UTC`)).json()) as WeekData).book.placed.length > 0,
+      PATIENCE,
+      'the first plan isn’t kept',
+    );
   } finally {
     await view.quit();
     await empty.end();

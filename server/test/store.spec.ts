@@ -7,6 +7,7 @@ import { cardOf, cardText, planOf } from '@aurantia/core';
 import { sql } from 'kysely';
 import { migrations } from '../src/store/migrations';
 import { openStore } from '../src/store/open-store';
+import { together } from '../src/store/together';
 import { demoFile, newFile, running } from './memory';
 
 const ROOT = join(__dirname, '..', '..');
@@ -70,6 +71,19 @@ test('a kill between two saves loses neither, and the work goes on', async () =>
   expect((await server.ask('GET', `/api/designs/${design.id}`)).body).toMatchObject({ revision: 3, document: { name: 'After' } });
   await server.stop();
 }, 60000);
+
+test('whoever asks beside their own transaction is told at once, and nobody behind them waits', async () => {
+  const store = await openStore(newFile());
+  const beside = together(store, async (within) => {
+    await within.selectFrom('cup').selectAll().execute();
+    return store.selectFrom('cup').selectAll().execute();
+  });
+  const behind = together(store, (within) => within.selectFrom('cup').selectAll().execute());
+  await expect(beside).rejects.toThrow('beside its own transaction');
+  expect(await behind).toEqual([]);
+  expect(await together(store, (within) => together(within, (same) => same.selectFrom('cup').selectAll().execute()))).toEqual([]);
+  await store.destroy();
+});
 
 describe('the command line', () => {
   const card = (words: string[], input?: string) =>

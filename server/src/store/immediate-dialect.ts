@@ -6,6 +6,7 @@ import {
   type DatabaseConnection,
   type SqliteDialectConfig,
 } from 'kysely';
+import { isUnderWay } from './together';
 
 /** SQLite can undo its own `create table`, so that an upgrade is one transaction: all of it or nothing. */
 class WholeUpgrades extends SqliteAdapter {
@@ -19,6 +20,13 @@ class WholeUpgrades extends SqliteAdapter {
  * first and then wants to write is refused at once, however long it would wait.
  */
 class ImmediateDriver extends SqliteDriver {
+  /** There is one connection: who holds it in a transaction and asks for another would wait for ever, and everybody behind them. */
+  override acquireConnection(): Promise<DatabaseConnection> {
+    if (isUnderWay())
+      return Promise.reject(new Error('Asked beside its own transaction: ask the store that the transaction gave.'));
+    return super.acquireConnection();
+  }
+
   override async beginTransaction(connection: DatabaseConnection): Promise<void> {
     await connection.executeQuery(CompiledQuery.raw('begin immediate'));
   }

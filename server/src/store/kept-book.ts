@@ -17,14 +17,15 @@ export class KeptBook<Document> {
     private readonly store: Store,
     private readonly name: 'week' | 'money',
     private readonly schema: z.ZodType<Document>,
-    private readonly usual: () => Promise<Document>,
+    /** asked of the same store as the rest: within a transaction nothing else may be waited for */
+    private readonly usual: (within: Store) => Promise<Document>,
   ) {}
 
   /** One that can’t be read counts as the usual one; `UnreadableRows` lists it. */
   async kept(): Promise<KeptOne<Document>> {
     const row = await this.store.selectFrom('book').where('name', '=', this.name).selectAll().executeTakeFirst();
     const read = row ? readRow(row.document, this.schema) : null;
-    return { document: read?.ok ? read.document : await this.usual(), revision: row?.revision ?? 0 };
+    return { document: read?.ok ? read.document : await this.usual(this.store), revision: row?.revision ?? 0 };
   }
 
   /** @throws ProblemError 409 with both when another was kept in between */

@@ -6,8 +6,8 @@ import { WorkshopStore } from '../workshop/workshop-store';
 /** The hands and arms of a workshop, what is pinned and blocked, and its week as it was planned last. */
 export class WeekStore extends KeptBook<WeekBook> {
   constructor(store: Store) {
-    super(store, 'week', weekBookSchema, async () => ({
-      means: usualMeans(await new WorkshopStore(store).settings()),
+    super(store, 'week', weekBookSchema, async (within) => ({
+      means: usualMeans(await new WorkshopStore(within).settings()),
       blocks: [],
       pins: [],
       placed: [],
