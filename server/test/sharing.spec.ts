@@ -2,13 +2,15 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { request, type IncomingHttpHeaders } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import type { Make } from '@aurantia/core/make';
 import { typedCode, type Sharing } from '@aurantia/core/sharing';
 import type { FastifyInstance } from 'fastify';
+import { v7 } from 'uuid';
 import { createApp } from '../src/app';
 import { memoryOf } from '../src/memory';
 import { PairingCode } from '../src/sharing/pairing-code';
 import { openStore, type Store } from '../src/store/open-store';
-import { newFile } from './memory';
+import { demoFile, newFile } from './memory';
 
 interface Reply {
   readonly status: number;
@@ -25,8 +27,9 @@ beforeEach(async () => {
   const screens = mkdtempSync(join(tmpdir(), 'aurantia-screens-'));
   writeFileSync(join(screens, 'index.html'), '<body data-asking="ASKING_OF_THIS_PAGE">');
   writeFileSync(join(screens, 'main-ABC.js'), 'console.log(1)');
-  store = await openStore(newFile());
-  app = await createApp(memoryOf(store, join(screens, 'workshop.sqlite'), { pictures: false }), screens, {
+  const file = newFile();
+  store = await openStore(file);
+  app = await createApp(memoryOf(store, file, { pictures: false }), screens, {
     logged: false,
     movableClock: true,
     shareAt: { address: '127.0.0.1', port: 0 },
@@ -149,6 +152,8 @@ test('a device at the bench sees makes, their log and the devices; one that was 
   const [bench, all] = [await pair('bench'), await pair('all')];
   const open = ['/api/makes', '/api/workshop', '/api/devices', '/bench', '/log', '/'];
   const more = ['/api/designs', '/api/shelf', '/api/cups', '/api/learnt', '/api/palettes', '/designs', '/api/openapi.json'];
+  const money = ['/api/orders', '/api/orders/table.csv', '/api/week?zone=UTC', '/api/money', '/week', '/week/money'];
+  for (const path of money) expect([path, (await ask('GET', path, bench)).status]).toEqual([path, 403]);
   for (const path of open) expect([path, (await ask('GET', path, bench)).status]).toEqual([path, 200]);
   for (const path of more) expect([path, (await ask('GET', path, bench)).status]).toEqual([path, 403]);
   for (const path of [...open, ...more]) expect([path, (await ask('GET', path, all)).status]).toEqual([path, 200]);
@@ -158,6 +163,24 @@ test('a device at the bench sees makes, their log and the devices; one that was 
   }
   expect((await ask('POST', '/api/makes', bench, {})).status).toBe(403);
   expect((await ask('GET', '/bench', bench)).text).toContain('data-asking="bench"');
+});
+
+test('a device at the bench is told of a make all but what its jars cost', async () => {
+  const [bench, all] = [await pair('bench'), await pair('all')];
+  const file = demoFile('copper-eaves');
+  expect(file.shelf.some(({ paid }) => paid !== null)).toBe(true);
+  expect((await ask('POST', '/api/designs/import', all, file)).status).toBe(201);
+  const begun = await ask('POST', '/api/makes', all, { id: v7(), design: file.design.id });
+  const { make } = JSON.parse(begun.text) as { make: Make };
+  const prices = (text: string) => (JSON.parse(text) as { make: Make }).make.shelf.filter(({ paid }) => paid !== null).length;
+  const entry = { id: v7(), what: 'note', coat: null, text: 'seen at the bench' };
+  for (const path of [`/api/makes/${make.id}`, `/api/makes/${make.id}/file`]) {
+    expect([path, prices((await ask('GET', path, bench)).text)]).toEqual([path, 0]);
+    expect(prices((await ask('GET', path, all)).text)).toBe(prices(begun.text));
+  }
+  const written = await ask('POST', `/api/makes/${make.id}/entries`, bench, { after: 0, entry });
+  expect([written.status, prices(written.text)]).toEqual([200, 0]);
+  expect(prices(begun.text)).toBeGreaterThan(3);
 });
 
 test('what a device shows is worth nothing with another secret, and isn’t in the file', async () => {

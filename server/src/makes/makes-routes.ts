@@ -22,6 +22,7 @@ import { streamEvents } from '../http/event-stream';
 import { byId } from '../http/id-param';
 import type { Memory } from '../memory';
 import { alsoAtTheBench } from '../sharing/audience';
+import { shownTo } from './make-shown';
 
 /** Checked as it was kept: to be sent it needn't be a second time. */
 const asItIs = { serializerCompiler: () => (data: unknown) => JSON.stringify(data) };
@@ -85,9 +86,9 @@ export const makesRoutes: FastifyPluginAsyncZod<Memory> = async (
   app.get(
     '/:id',
     { ...asItIs, config: alsoAtTheBench, schema: { params: byId, response: { 200: logged } } },
-    async ({ params }) => {
+    async ({ params, asking }) => {
       const { make, entries } = await makes.one(params.id);
-      return { now: now(), make, entries: [...entries] };
+      return { now: now(), make: shownTo(asking, make), entries: [...entries] };
     },
   );
 
@@ -102,12 +103,12 @@ export const makesRoutes: FastifyPluginAsyncZod<Memory> = async (
         response: { 200: logged },
       },
     },
-    async ({ params, body }) => {
+    async ({ params, body, asking }) => {
       // The moment is this clock's: a page's own may be off, or asleep.
       const entry = logEntrySchema.parse({ ...body.entry, at: new Date(now()).toISOString() });
       const { make, entries } = await makes.write(params.id, entry, body.after);
       makeChanges.tell(params.id);
-      return { now: now(), make, entries: [...entries] };
+      return { now: now(), make: shownTo(asking, make), entries: [...entries] };
     },
   );
 
@@ -138,12 +139,12 @@ export const makesRoutes: FastifyPluginAsyncZod<Memory> = async (
     },
   );
 
-  app.get('/:id/file', { ...asItIs, config: alsoAtTheBench, schema: { params: byId } }, async ({ params }, reply) => {
+  app.get('/:id/file', { ...asItIs, config: alsoAtTheBench, schema: { params: byId } }, async ({ params, asking }, reply) => {
     const { make, entries } = await makes.one(params.id);
     return reply
       .header('content-disposition', `attachment; filename="${fileName(make)}.make.json"`)
       .type('application/json; charset=utf-8')
-      .send(JSON.stringify(makeFileOf(make, entries)));
+      .send(JSON.stringify(makeFileOf(shownTo(asking, make), entries)));
   });
 
   app.get('/:id/log.csv', { config: alsoAtTheBench, schema: { params: byId } }, async ({ params }, reply) => {
