@@ -6,7 +6,7 @@ import {
   type DatabaseConnection,
   type SqliteDialectConfig,
 } from 'kysely';
-import { isUnderWay } from './together';
+import { isUnderWay } from './under-way';
 
 /** SQLite can undo its own `create table`, so that an upgrade is one transaction: all of it or nothing. */
 class WholeUpgrades extends SqliteAdapter {
