@@ -7,6 +7,8 @@ const say = (reply: WeekReply) => postMessage(reply);
 const AT_A_TIME = 20;
 /** ms between two plans that are shown while it is searched on. */
 const SHOWN_EVERY = 150;
+/** ms after which the best so far is the plan: of hundreds of cups a better one is hardly found by waiting longer. */
+const LONGEST = 20_000;
 
 /** Plans weeks: at once in a plain way, then better and better. Whoever has had enough ends the worker; the last plan stands. */
 addEventListener('message', ({ data }: MessageEvent<WeekRequest>) => {
@@ -14,15 +16,16 @@ addEventListener('message', ({ data }: MessageEvent<WeekRequest>) => {
   const search = new WeekSearch(data.wish, data.before);
   const tell = (tries: number, done: boolean) =>
     say({ plan: search.best, bound: search.bound, lost: search.week.lost, tries, done });
-  let shown = performance.now();
+  const start = performance.now();
+  let [shown, told] = [start, search.best];
   let tries = 0;
   tell(0, false);
-  while (tries < data.tries && !search.proven) {
+  while (tries < data.tries && !search.proven && performance.now() - start < LONGEST) {
     search.search(AT_A_TIME);
     tries += AT_A_TIME;
-    if (performance.now() - shown < SHOWN_EVERY) continue;
+    if (search.best === told || performance.now() - shown < SHOWN_EVERY) continue;
     tell(tries, false);
-    shown = performance.now();
+    [shown, told] = [performance.now(), search.best];
   }
   tell(tries, true);
 });
