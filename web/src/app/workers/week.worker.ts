@@ -30,8 +30,8 @@ addEventListener('message', ({ data }: MessageEvent<WeekRequest>) => {
   tell(tries, true);
 });
 
-/** Tries that a question is worth before it is answered. */
-const ASKED = 400;
+/** Tries that a question is worth before it is answered, and ms. */
+const [ASKED, SOON] = [400, 3000];
 
 function roomFor({ wish, before, jobs }: Extract<WeekRequest, { asks: 'room' }>): WeekReply {
   const without = searched(wish, before);
@@ -42,6 +42,8 @@ function roomFor({ wish, before, jobs }: Extract<WeekRequest, { asks: 'room' }>)
 /** As it is planned, with as little moved as can be. */
 function searched(wish: WeekWish, before: WeekRequest['before']): WeekPlan {
   const search = new WeekSearch(wish, before);
-  if (!search.proven) search.search(ASKED);
+  const start = performance.now();
+  for (let tries = 0; tries < ASKED && !search.proven && performance.now() - start < SOON; tries += AT_A_TIME)
+    search.search(AT_A_TIME);
   return search.best;
 }
