@@ -2,29 +2,10 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { By, Key, type WebElement } from 'selenium-webdriver';
-import {
-  choose,
-  kept,
-  named,
-  openArea,
-  painted,
-  press,
-  reads,
-  tick,
-  type,
-  valueOf,
-  withNamed,
-  type Browser,
-} from '../src/browser';
-import type { Program } from '../src/program';
-import { programForAll } from '../src/running';
+import { choose, kept, named, openArea, painted, press, reads, tick, type, valueOf, withNamed } from '../src/browser';
+import { browser, program, programForAll } from '../src/running';
 
-let program: Program;
-let browser: Browser;
-programForAll((ofAll, view) => {
-  program = ofAll;
-  browser = view;
-});
+programForAll();
 
 const FOLDER = mkdtempSync(join(tmpdir(), 'aurantia-areas-'));
 const open = async (path: string) => {

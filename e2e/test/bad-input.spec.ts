@@ -1,19 +1,10 @@
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { kept, press, reads, see, type, withNamed, type Browser } from '../src/browser';
-import type { Program } from '../src/program';
-import { programForAll } from '../src/running';
+import { kept, press, reads, see, type, withNamed } from '../src/browser';
+import { browser, program, programForAll } from '../src/running';
 
-let program: Program;
-let browser: Browser;
-programForAll(
-  (ofAll, view) => {
-    program = ofAll;
-    browser = view;
-  },
-  { graphics: false },
-);
+programForAll({ graphics: false });
 afterEach(async () =>
   expect(await browser.executeScript('return document.body.innerText')).not.toMatch(/NaN|undefined|Infinity|\[object/),
 );

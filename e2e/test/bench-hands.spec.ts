@@ -4,21 +4,12 @@ import { join } from 'node:path';
 import { By, Key } from 'selenium-webdriver';
 import { v7 } from 'uuid';
 import { atTheBench } from '../src/at-the-bench';
-import { openBrowser, PATIENCE, press, reads, resize, tick, type, type Browser } from '../src/browser';
+import { openBrowser, PATIENCE, press, reads, resize, tick, type } from '../src/browser';
 import { tooWide, violations } from '../src/fit-and-axe';
-import type { Program } from '../src/program';
-import { programForAll } from '../src/running';
+import { browser, program, programForAll } from '../src/running';
 
 /* At the bench: keys, what goes wrong, two windows, cups that aren't there, files of makes. */
-let program: Program;
-let browser: Browser;
-programForAll(
-  (ofAll, view) => {
-    program = ofAll;
-    browser = view;
-  },
-  { graphics: false },
-);
+programForAll({ graphics: false });
 const { make, upTo } = atTheBench(
   () => program,
   () => browser,

@@ -4,22 +4,13 @@ import { join } from 'node:path';
 import { By, Key } from 'selenium-webdriver';
 import { makeSchema } from '@aurantia/core/make';
 import { atTheBench } from '../src/at-the-bench';
-import { press, reads, resize, tick, type, type Browser } from '../src/browser';
+import { press, reads, resize, tick, type } from '../src/browser';
 import { tooWide, violations } from '../src/fit-and-axe';
 import { photoOf } from '../src/photo-of-make';
-import type { Program } from '../src/program';
-import { programForAll } from '../src/running';
+import { browser, program, programForAll } from '../src/running';
 
 /* Cups that are made: from the card to the bench, coat by coat, with what goes wrong on the way. */
-let program: Program;
-let browser: Browser;
-programForAll(
-  (ofAll, view) => {
-    program = ofAll;
-    browser = view;
-  },
-  { graphics: false },
-);
+programForAll({ graphics: false });
 
 const { lay, make, upTo } = atTheBench(
   () => program,

@@ -1,18 +1,9 @@
 import { Key } from 'selenium-webdriver';
-import { kept, menuItem, press, reads, tick, type, withNamed, type Browser } from '../src/browser';
+import { kept, menuItem, press, reads, tick, type, withNamed } from '../src/browser';
 import { violations } from '../src/fit-and-axe';
-import type { Program } from '../src/program';
-import { programForAll } from '../src/running';
+import { browser, program, programForAll } from '../src/running';
 
-let program: Program;
-let browser: Browser;
-programForAll(
-  (ofAll, view) => {
-    program = ofAll;
-    browser = view;
-  },
-  { graphics: false },
-);
+programForAll({ graphics: false });
 
 const coatsOf = async (design: string, says: string) => {
   await browser.get(`${program.address}/designs/${design}/coats`);

@@ -1,19 +1,10 @@
 import type { Design, ShelfItem } from '@aurantia/core';
 import { Key } from 'selenium-webdriver';
-import { kept, press, reads, resize, takeJar, type, valueOf, withNamed, type Browser } from '../src/browser';
+import { kept, press, reads, resize, takeJar, type, valueOf, withNamed } from '../src/browser';
 import { tooWide, violations } from '../src/fit-and-axe';
-import type { Program } from '../src/program';
-import { programForAll } from '../src/running';
+import { browser, program, programForAll } from '../src/running';
 
-let program: Program;
-let browser: Browser;
-programForAll(
-  (ofAll, view) => {
-    program = ofAll;
-    browser = view;
-  },
-  { graphics: false },
-);
+programForAll({ graphics: false });
 
 const go = async (path: string, says: string | RegExp) => {
   await browser.get(`${program.address}${path}`);

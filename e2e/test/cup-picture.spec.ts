@@ -1,14 +1,8 @@
 import { Key } from 'selenium-webdriver';
-import { openBrowser, painted, reads, see, type Browser } from '../src/browser';
-import type { Program } from '../src/program';
-import { programForAll } from '../src/running';
+import { openBrowser, painted, reads, see } from '../src/browser';
+import { browser, program, programForAll } from '../src/running';
 
-let program: Program;
-let browser: Browser;
-programForAll((ofAll, view) => {
-  program = ofAll;
-  browser = view;
-});
+programForAll();
 const go = async (path: string, says: string) => {
   await browser.get(`${program.address}${path}`);
   await reads(browser, says);

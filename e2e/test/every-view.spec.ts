@@ -1,19 +1,10 @@
 import { Key } from 'selenium-webdriver';
-import { kept, menuItem, painted, press, reads, resize, see, type, valueOf, type Browser } from '../src/browser';
+import { kept, menuItem, painted, press, reads, resize, see, type, valueOf } from '../src/browser';
 import { tooSmall, tooWide, violations } from '../src/fit-and-axe';
-import type { Program } from '../src/program';
-import { programForAll } from '../src/running';
+import { browser, program, programForAll } from '../src/running';
 import { views } from '../src/views';
 
-let program: Program;
-let browser: Browser;
-programForAll(
-  (ofAll, view) => {
-    program = ofAll;
-    browser = view;
-  },
-  { graphics: false },
-);
+programForAll({ graphics: false });
 
 const go = async (path: string, says: string) => {
   await browser.get(`${program.address}${path}`);

@@ -9,22 +9,12 @@ import {
   reads,
   takeJar,
   type,
-  type Browser,
   valueOf,
   withNamed,
 } from '../src/browser';
-import type { Program } from '../src/program';
-import { programForAll } from '../src/running';
+import { browser, program, programForAll } from '../src/running';
 
-let program: Program;
-let browser: Browser;
-programForAll(
-  (ofAll, view) => {
-    program = ofAll;
-    browser = view;
-  },
-  { graphics: false },
-);
+programForAll({ graphics: false });
 
 const open = async (design: string, area: string) => {
   await browser.get(`${program.address}/designs/${design}/colour`);

@@ -1,17 +1,8 @@
 import { Key } from 'selenium-webdriver';
-import { choose, menuItem, press, reads, withNamed, type, type Browser } from '../src/browser';
-import type { Program } from '../src/program';
-import { programForAll } from '../src/running';
+import { choose, menuItem, press, reads, withNamed, type } from '../src/browser';
+import { browser, program, programForAll } from '../src/running';
 
-let program: Program;
-let browser: Browser;
-programForAll(
-  (ofAll, view) => {
-    program = ofAll;
-    browser = view;
-  },
-  { graphics: false },
-);
+programForAll({ graphics: false });
 
 const go = async (path: string, says: string) => {
   await browser.get(`${program.address}${path}`);

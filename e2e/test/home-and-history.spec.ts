@@ -1,17 +1,8 @@
-import { kept, menuItem, PATIENCE, press, reads, resize, see, type, valueOf, type Browser } from '../src/browser';
+import { kept, menuItem, PATIENCE, press, reads, resize, see, type, valueOf } from '../src/browser';
 import { violations } from '../src/fit-and-axe';
-import type { Program } from '../src/program';
-import { programForAll } from '../src/running';
+import { browser, program, programForAll } from '../src/running';
 
-let program: Program;
-let browser: Browser;
-programForAll(
-  (ofAll, view) => {
-    program = ofAll;
-    browser = view;
-  },
-  { graphics: false },
-);
+programForAll({ graphics: false });
 
 /** What a list shows of the words that matter, once it has settled. */
 const pictures = (many: number) =>

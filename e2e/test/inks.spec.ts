@@ -2,22 +2,13 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { By, Key } from 'selenium-webdriver';
-import { kept, named, press, reads, resize, tick, type, valueOf, type Browser } from '../src/browser';
+import { kept, named, press, reads, resize, tick, type, valueOf } from '../src/browser';
 import { tooWide, violations } from '../src/fit-and-axe';
 import { stripedPng } from '../src/flat-photo';
-import type { Program } from '../src/program';
-import { programForAll } from '../src/running';
+import { browser, program, programForAll } from '../src/running';
 
 /* Inks read off a dab, and colours told through gloss. */
-let program: Program;
-let browser: Browser;
-programForAll(
-  (ofAll, view) => {
-    program = ofAll;
-    browser = view;
-  },
-  { graphics: false },
-);
+programForAll({ graphics: false });
 
 const openItem = async (id: string, says: string) => {
   await browser.get(`${program.address}/shelf?item=${id}`);

@@ -1,16 +1,7 @@
-import { press, reads, takeJar, type Browser } from '../src/browser';
-import type { Program } from '../src/program';
-import { programForAll } from '../src/running';
+import { press, reads, takeJar } from '../src/browser';
+import { browser, program, programForAll } from '../src/running';
 
-let program: Program;
-let browser: Browser;
-programForAll(
-  (ofAll, view) => {
-    program = ofAll;
-    browser = view;
-  },
-  { demo: false, graphics: false },
-);
+programForAll({ demo: false, graphics: false });
 
 const step = (says: string | RegExp) => reads(browser, says, 'au-first-cup');
 

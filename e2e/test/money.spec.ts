@@ -1,19 +1,10 @@
 import { By } from 'selenium-webdriver';
-import { choose, PATIENCE, press, reads, type, type Browser } from '../src/browser';
+import { choose, PATIENCE, press, reads, type } from '../src/browser';
 import { violations } from '../src/fit-and-axe';
-import type { Program } from '../src/program';
-import { programForAll } from '../src/running';
+import { browser, program, programForAll } from '../src/running';
 
 /* What a cup costs and is worth: priced, and while it is designed. */
-let program: Program;
-let browser: Browser;
-programForAll(
-  (ofAll, view) => {
-    program = ofAll;
-    browser = view;
-  },
-  { graphics: false },
-);
+programForAll({ graphics: false });
 
 test('a cup is priced: its floor, what a price earns, what a wage asks; a fee that leaves nothing is refused', async () => {
   await browser.get(`${program.address}/week/money`);

@@ -2,20 +2,11 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { By } from 'selenium-webdriver';
-import { choose as chooseIn, menuItem, painted, press, reads, type, withNamed, type Browser } from '../src/browser';
+import { choose as chooseIn, menuItem, painted, press, reads, type, withNamed } from '../src/browser';
 import { stripedPng } from '../src/flat-photo';
-import type { Program } from '../src/program';
-import { programForAll } from '../src/running';
+import { browser, program, programForAll } from '../src/running';
 
-let program: Program;
-let browser: Browser;
-programForAll(
-  (ofAll, view) => {
-    program = ofAll;
-    browser = view;
-  },
-  { graphics: false },
-);
+programForAll({ graphics: false });
 
 const FOLDER = mkdtempSync(join(tmpdir(), 'aurantia-palettes-'));
 const file = (name: string, data: string | Buffer) => {

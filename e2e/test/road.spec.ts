@@ -1,31 +1,11 @@
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { By, Key } from 'selenium-webdriver';
-import {
-  choose,
-  kept,
-  menuItem,
-  named,
-  openArea,
-  painted,
-  press,
-  reads,
-  see,
-  takeJar,
-  type,
-  type Browser,
-  valueOf,
-} from '../src/browser';
-import type { Program } from '../src/program';
-import { programForAll } from '../src/running';
+import { choose, kept, menuItem, named, openArea, painted, press, reads, see, takeJar, type, valueOf } from '../src/browser';
+import { browser, program, programForAll } from '../src/running';
 
 const ROOT = join(__dirname, '..', '..');
-let program: Program;
-let browser: Browser;
-programForAll((ofAll, view) => {
-  program = ofAll;
-  browser = view;
-});
+programForAll();
 
 const stage = async (name: string) => {
   await press(

@@ -3,20 +3,11 @@ import decodeQR from 'qr/decode.js';
 import sharp from 'sharp';
 import { openBrowser, press, reads, resize, type, type Browser } from '../src/browser';
 import { tooWide, violations } from '../src/fit-and-axe';
-import type { Program } from '../src/program';
-import { programForAll } from '../src/running';
+import { browser, program, programForAll } from '../src/running';
 
 /* A tablet beside the cup: let in by a code, at the same make as the workshop's computer, taken away in the middle. */
-let program: Program;
-let browser: Browser;
 let tablet: Browser;
-programForAll(
-  (ofAll, view) => {
-    program = ofAll;
-    browser = view;
-  },
-  { graphics: false },
-);
+programForAll({ graphics: false });
 beforeAll(async () => {
   tablet = await openBrowser(false);
   await resize(tablet, 820, 1180);

@@ -1,18 +1,9 @@
-import { choose, kept, menuItem, press, reads, tick, type, valueOf, type Browser } from '../src/browser';
+import { choose, kept, menuItem, press, reads, tick, type, valueOf } from '../src/browser';
 import { violations } from '../src/fit-and-axe';
-import type { Program } from '../src/program';
-import { programForAll } from '../src/running';
+import { browser, program, programForAll } from '../src/running';
 
 /* Strings of colour: laid, run, compared, mended, counted out. */
-let program: Program;
-let browser: Browser;
-programForAll(
-  (ofAll, view) => {
-    program = ofAll;
-    browser = view;
-  },
-  { graphics: false },
-);
+programForAll({ graphics: false });
 
 const coatsOf = async (design: string) => {
   await browser.get(`${program.address}/designs/${design}/coats`);

@@ -1,15 +1,9 @@
-import { kept, menuItem, painted, press, reads, resize, type, type Browser } from '../src/browser';
+import { kept, menuItem, painted, press, reads, resize, type } from '../src/browser';
 import { tooWide, violations } from '../src/fit-and-axe';
-import type { Program } from '../src/program';
-import { programForAll } from '../src/running';
+import { browser, program, programForAll } from '../src/running';
 
 /* Ink on the surface: laid, drawn, checked, counted out. */
-let program: Program;
-let browser: Browser;
-programForAll((ofAll, view) => {
-  program = ofAll;
-  browser = view;
-});
+programForAll();
 
 const coatsOf = async (design: string) => {
   await browser.get(`${program.address}/designs/${design}/coats`);

@@ -4,21 +4,13 @@ import { join } from 'node:path';
 import { By, Key } from 'selenium-webdriver';
 import type { Order } from '@aurantia/core/order';
 import type { WeekData } from '@aurantia/core/week';
-import { choose, menuItem, openBrowser, PATIENCE, press, reads, resize, type, valueOf, type Browser } from '../src/browser';
+import { choose, menuItem, openBrowser, PATIENCE, press, reads, resize, type, valueOf } from '../src/browser';
 import { tooWide, violations } from '../src/fit-and-axe';
 import { Program } from '../src/program';
-import { programForAll } from '../src/running';
+import { browser, program, programForAll } from '../src/running';
 
 /* The week and the money: orders are taken, planned, pinned, replanned, priced and handed on. */
-let program: Program;
-let browser: Browser;
-programForAll(
-  (ofAll, view) => {
-    program = ofAll;
-    browser = view;
-  },
-  { graphics: false },
-);
+programForAll({ graphics: false });
 
 const ask = async <Reply>(path: string): Promise<Reply> =>
   (await (await fetch(`${program.address}/api/${path}`)).json()) as Reply;
