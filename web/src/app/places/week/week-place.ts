@@ -66,8 +66,12 @@ export class WeekPlace {
   /** what moved is told in full */
   protected readonly open = signal(false);
   private readonly now = computed(() => Math.floor(this.time.now() / 60_000));
+  // Pins and plans are kept often, hands and arms seldom: the board is drawn anew for what it shows alone.
+  private readonly means = computed(() => this.week.data()?.book.means ?? null);
+  private readonly blocks = computed(() => this.week.data()?.book.blocks ?? null);
+  private readonly room = computed(() => this.week.data()?.room ?? null);
   protected readonly nameOf = computed(() => {
-    const people = this.week.data()?.book.means.people ?? [];
+    const people = this.means()?.people ?? [];
     return (id: string) => people.find((one) => one.id === id)?.name ?? '';
   });
   private readonly from = computed(() => {
@@ -75,12 +79,11 @@ export class WeekPlace {
     return minuteOf(dayOf(today + this.on() * DAY + DAY / 2, ZONE), '00:00', ZONE);
   });
   protected readonly board = computed(() => {
-    const [plan, data] = [this.week.plan(), this.week.data()];
-    if (!plan || !data) return null;
-    const { means, blocks } = data.book;
+    const [plan, means, blocks, room] = [this.week.plan(), this.means(), this.blocks(), this.room()];
+    if (!plan || !means || !blocks || !room) return null;
     const shared = { now: this.now(), zone: ZONE, means, blocks };
     const from = this.from();
-    if (this.span() === 'day') return boardOf(plan, { ...shared, ...workshopDay(from, data.room, means, ZONE) });
+    if (this.span() === 'day') return boardOf(plan, { ...shared, ...workshopDay(from, room, means, ZONE) });
     const until = this.span() === 'all' ? Math.max(plan.worth.end + 120, from + DAY) : from + SPANS.three;
     return boardOf(plan, { ...shared, from, until });
   });
