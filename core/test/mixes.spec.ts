@@ -1,5 +1,5 @@
 import { metricUnits } from '../src';
-import { mixesOf, sharedMixes, sharedMixText, worksOf, WeekSearch, workKey, type PlannedWork, type Work } from '../src/week';
+import { mixesOf, sharedMixTexts, worksOf, WeekSearch, workKey, type PlannedWork, type Work } from '../src/week';
 import { potLifeAt } from '../src/resin';
 import { made } from './made';
 import { mixed, MONDAY, plainJob, plainWork, randomWeek } from './random-week';
@@ -12,7 +12,7 @@ const laid = (...works: readonly (readonly [job: string, after: number, work: Wo
     const at = MONDAY + after;
     const off = at + work.hands;
     const planned: PlannedWork = { work, at, laid: off, ready: off, closes: null, person, pinned: false };
-    return { job: plainJob(job, [work]), works: [planned] };
+    return { job: { ...plainJob(job, [work]), name: `cup ${job}` }, works: [planned] };
   });
 const resin = (minutes: number, mix = mixed('slow', 60)): Work => ({ ...plainWork('resin', minutes), mix });
 const cupsOf = (jobs: ReturnType<typeof laid>) => mixesOf(jobs).map(({ works }) => works.map(({ job }) => job));
@@ -46,9 +46,7 @@ describe('one pot for several cups', () => {
 
   it('is told with what is stirred in all, and how much of that is for whom', () => {
     const jobs = laid(['one', 0, resin(20, mixed('slow', 60, [10, 5]))], ['two', 20, resin(20, mixed('slow', 60, [12.5, 6.25]))]);
-    const mix = sharedMixes(jobs).get(workKey('two', 'resin'));
-    const told = (amount: 'ml' | 'gram') =>
-      mix && sharedMixText(mix, 'two', { units: { ...metricUnits, amount }, called: (id) => `cup ${id}` });
+    const told = (amount: 'ml' | 'gram') => sharedMixTexts(jobs, { ...metricUnits, amount }).get(workKey('two', 'resin'));
     expect(told('ml')).toBe('One mix with cup one: 22.5 ml of part A and 11.25 ml of part B, 18.75 ml of it for this.');
     // 22.5 ml of 1.1 g and 11.25 ml of 1 g; of a mix of two to one a ml weighs 1.067 g.
     expect(told('gram')).toBe('One mix with cup one: 24.8 g of part A and 11.3 g of part B, 20.0 g of it for this.');

@@ -58,6 +58,18 @@ export const plainJob = (id: string, works: readonly Work[], due: number | null 
   after: null,
 });
 
+/** A week of some jobs from Monday morning on: one pair of hands, two arms. */
+export const plainWeek = (jobs: readonly Job[], rest: Partial<WeekWish> = {}): WeekWish => ({
+  now: MONDAY,
+  zone: ZONE,
+  jobs,
+  means: { people: [person('ada', '08:00', '18:00')], arms: 2, spraying: 1, hooks: 4, nightCelsius: null },
+  blocks: [],
+  pins: [],
+  room: { wakes: '07:00', sleeps: '22:30', celsius: 21 },
+  ...rest,
+});
+
 /** A cup as makers lay it: paint, glue and glitter, seal, resin with or without a window, sand, resin, rest. */
 export function usualCup(id: string, chance: () => number, due: number | null): Job {
   const between = (least: number, most: number) => Math.round((least + chance() * (most - least)) / 5) * 5;

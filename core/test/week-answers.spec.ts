@@ -22,26 +22,14 @@ import {
   WeekSearch,
   whyNotText,
   worksOf,
-  type Job,
   type WeekWish,
 } from '../src/week';
 import { coatOf, entry, made, MINUTE, START, upTo } from './made';
-import { mixed, MONDAY, person, plainJob, plainWork, randomWeek, usualCup, ZONE } from './random-week';
+import { mixed, MONDAY, person, plainJob, plainWeek as week, plainWork, randomWeek, usualCup, ZONE } from './random-week';
 import { workshop } from './workshop';
 import { metricUnits, randomStream } from '../src';
 
-const means = { people: [person('ada', '08:00', '18:00')], arms: 2, spraying: 1, hooks: 4, nightCelsius: null };
-const room = { wakes: '07:00', sleeps: '22:30', celsius: 21 };
-const week = (jobs: readonly Job[], rest: Partial<WeekWish> = {}): WeekWish => ({
-  now: MONDAY,
-  zone: ZONE,
-  jobs,
-  means,
-  blocks: [],
-  pins: [],
-  room,
-  ...rest,
-});
+const { means, room } = week([]);
 const planned = (wish: WeekWish, tries = 40) => {
   const search = new WeekSearch(wish);
   search.search(tries);

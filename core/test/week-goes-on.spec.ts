@@ -8,7 +8,7 @@ import {
   type PlannedJob,
   type WeekWish,
 } from '../src/week';
-import { MONDAY, person, plainJob, plainWork, randomWeek, ZONE } from './random-week';
+import { MONDAY, plainJob, plainWeek, plainWork, randomWeek } from './random-week';
 
 /* A week that is worked through: from some moment on, what is left of it is planned with what is under way. */
 
@@ -28,16 +28,6 @@ function leftAt({ job, works }: PlannedJob, now: Minute): Job {
     after: done ? { work: done.work, laid: done.laid } : null,
   };
 }
-
-const alone = (jobs: readonly Job[], now: Minute): WeekWish => ({
-  now,
-  zone: ZONE,
-  jobs,
-  means: { people: [person('ada', '08:00', '18:00')], arms: 2, spraying: 1, hooks: 4, nightCelsius: null },
-  blocks: [],
-  pins: [],
-  room: { wakes: '07:00', sleeps: '22:30', celsius: 21 },
-});
 
 const weeks = Array.from({ length: 120 }, (_, at) => {
   const wish = randomWeek(at + 1, { jobs: 2 + (at % 5), people: 1 + (at % 2), arms: 4, days: 7 });
@@ -90,7 +80,7 @@ it('that runs late by hours is planned on without a fault, whole, and moves less
 
 it('gives nobody alone two things at once: what is under way is in their hands', () => {
   const under: Job = { ...plainJob('cup', [plainWork('paint', 60)]), begun: { at: MONDAY + 60, person: null } };
-  const wish = alone([under, plainJob('other', [plainWork('paint', 20)])], MONDAY + 70);
+  const wish = plainWeek([under, plainJob('other', [plainWork('paint', 20)])], { now: MONDAY + 70 });
   const [, other] = new WeekSearch(wish).best.jobs;
   expect(other.works[0].at).toBeGreaterThanOrEqual(MONDAY + 120);
 });
@@ -101,7 +91,7 @@ it('has a coat that was forgotten at the bench done now, and plans what comes af
     ...plainJob('cup', [plainWork('paint', now - MONDAY - 60 + 1, 120), plainWork('resin', 20, 600)]),
     begun: { at: MONDAY + 60, person: null },
   };
-  const { best } = new WeekSearch(alone([forgotten], now));
+  const { best } = new WeekSearch(plainWeek([forgotten], { now }));
   expect(best.jobs[0].whyNot).toBeNull();
   expect(best.jobs[0].works.map(({ at }) => at)).toEqual([MONDAY + 60, now + 1 + 120 + 4]);
 });

@@ -1,27 +1,6 @@
-import {
-  CureClock,
-  hoursOf,
-  dayOf,
-  daysFrom,
-  minuteOf,
-  timeOf,
-  WeekSearch,
-  whyNotText,
-  type Job,
-  type WeekWish,
-} from '../src/week';
-import { mixed, MONDAY, person, plainJob, plainWork, randomWeek, ZONE } from './random-week';
+import { CureClock, hoursOf, dayOf, daysFrom, minuteOf, timeOf, WeekSearch, whyNotText, type WeekWish } from '../src/week';
+import { mixed, MONDAY, person, plainJob, plainWeek as week, plainWork, randomWeek, ZONE } from './random-week';
 
-const week = (jobs: readonly Job[], rest: Partial<WeekWish> = {}): WeekWish => ({
-  now: MONDAY,
-  zone: ZONE,
-  jobs,
-  means: { people: [person('ada', '08:00', '18:00')], arms: 2, spraying: 1, hooks: 4, nightCelsius: null },
-  blocks: [],
-  pins: [],
-  room: { wakes: '07:00', sleeps: '22:30', celsius: 21 },
-  ...rest,
-});
 const plan = (wish: WeekWish) => {
   const search = new WeekSearch(wish);
   search.search(50);

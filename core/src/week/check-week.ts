@@ -18,7 +18,7 @@ export function faultsOfWeek(wish: WeekWish, { jobs }: WeekPlan): readonly strin
       if (one.laid !== laid || one.ready !== readyAfter(ground, one.work, laid))
         faults.push(`${job.id}/${one.work.key}: wrong waits`);
       const ready = job.after ? readyAfter(ground, job.after.work, job.after.laid) : 0;
-      if (at === 0 && !job.begun && one.at < Math.max(ready, wish.now)) faults.push(`${job.id}: begun too early`);
+      if (at === 0 && !job.begun && one.at < Math.max(job.from, ready, wish.now)) faults.push(`${job.id}: begun too early`);
       if (at === 0 || !before) return;
       if (one.at < readyAfter(ground, before.work, before.laid)) faults.push(`${job.id}/${one.work.key}: waits too short`);
       const closes = closesAfter(ground, before.work, before.laid);

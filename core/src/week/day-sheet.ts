@@ -1,8 +1,8 @@
 import type { Units } from '../units';
-import type { Minute } from './job';
-import { sharedMixes, sharedMixText, workKey } from './mixes';
-import type { PlannedJob, WeekPlan } from './week-plan';
-import { minuteOf, timeOf, weekdayOf, type Zone } from './working-hours';
+import { jobText, type Minute } from './job';
+import { sharedMixTexts, workKey } from './mixes';
+import type { WeekPlan } from './week-plan';
+import { daysFrom, minuteOf, timeOf, weekdayOf, type Zone } from './working-hours';
 
 /** A line of a day's sheet: one step, or a cup that is done. */
 export interface SheetLine {
@@ -20,10 +20,6 @@ export interface SheetLine {
   readonly then: string;
 }
 
-/** A job as one calls it: the design, how many, and for whom. */
-export const jobText = ({ name, who, cups }: PlannedJob['job']): string =>
-  `${name}${cups > 1 ? ` × ${cups}` : ''}${who === '' ? '' : `, ${who}`}`;
-
 /** How a day is read. */
 export interface DayRead {
   /** `2026-11-30` */
@@ -36,19 +32,20 @@ export interface DayRead {
 
 /** All that hands do on a day, in the order of time. */
 export function daySheet({ jobs }: WeekPlan, { day, zone, units, nameOf }: DayRead): readonly SheetLine[] {
-  const [midnight, next] = [day, dayAfter(day)].map((one) => minuteOf(one, '00:00', zone));
+  const midnight = minuteOf(day, '00:00', zone);
+  const [, tomorrow] = daysFrom(midnight, 2, zone);
+  const next = minuteOf(tomorrow.day, '00:00', zone);
   const isOnIt = (minute: Minute) => minute >= midnight && minute < next;
   const clock = (minute: Minute) => timeOf(minute, zone);
   const moment = (minute: Minute) => (isOnIt(minute) ? clock(minute) : `${weekdayOf(minute, zone)} ${clock(minute)}`);
-  const shared = sharedMixes(jobs);
-  const called = new Map(jobs.map(({ job }) => [job.id, jobText(job)]));
+  const shared = sharedMixTexts(jobs, units);
   const lines = jobs.flatMap(({ job, works, done, late }): readonly SheetLine[] => {
     const steps = works.flatMap((one, at): readonly SheetLine[] => {
       if (one.work.hands === 0 || !isOnIt(one.at)) return [];
       const mix = shared.get(workKey(job.id, one.work.key));
       const before = works.at(at - 1);
       const closing = at > 0 && before?.closes != null ? ` Begin before ${moment(before.closes)}.` : '';
-      const onePot = mix ? ` ${sharedMixText(mix, job.id, { units, called: (id) => called.get(id) ?? '' })}` : '';
+      const onePot = mix === undefined ? '' : ` ${mix}`;
       const waits = one.ready > one.laid ? `ready ${moment(one.ready)}` : 'go on at once';
       return [
         {
@@ -80,5 +77,3 @@ export function daySheet({ jobs }: WeekPlan, { day, zone, units, nameOf }: DayRe
   });
   return lines.sort((one, other) => one.at - other.at);
 }
-
-const dayAfter = (day: string): string => new Date(Date.parse(day) + 86_400_000).toISOString().slice(0, 10);

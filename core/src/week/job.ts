@@ -1,6 +1,10 @@
 /** Minutes since 1970, whole: what the week is counted in. */
 export type Minute = number;
 
+/** A job as one calls it: the design, how many, and for whom. */
+export const jobText = ({ name, who, cups }: Pick<Job, 'name' | 'who' | 'cups'>): string =>
+  `${name}${cups > 1 ? ` × ${cups}` : ''}${who === '' ? '' : `, ${who}`}`;
+
 /** Resin that is stirred for a work. */
 export interface WorkMix {
   /** its jar, and what that is called */

@@ -1,6 +1,6 @@
 import { potLifeAt } from '../resin';
 import { amountText, listText, type Units } from '../units';
-import type { WorkMix } from './job';
+import { jobText, type WorkMix } from './job';
 import type { PlannedJob, PlannedWork } from './week-plan';
 
 /** Works that take their resin from one pot: the same resin, the same hands, one right after the other. */
@@ -59,27 +59,24 @@ export function mixesOf(jobs: readonly Pick<PlannedJob, 'job' | 'works'>[]): rea
 
 const workable = ({ lasts }: WorkMix, ml: number): number => potLifeAt(lasts, Math.max(NO_SMALLER, ml), 21);
 
-/** The mix of each work that shares one, by {@link workKey}. */
-export function sharedMixes(jobs: readonly Pick<PlannedJob, 'job' | 'works'>[]): ReadonlyMap<string, SharedMix> {
-  const shared = mixesOf(jobs).filter(({ works }) => works.length > 1);
-  return new Map(shared.flatMap((mix) => mix.works.map(({ job, planned }) => [workKey(job, planned.work.key), mix] as const)));
-}
-
 export const workKey = (job: string, work: string): string => `${job}/${work}`;
 
-/** What is stirred at once for a job's work and others of one mix, and how much of it is the job's. */
-export function sharedMixText(
-  { works }: SharedMix,
-  job: string,
-  { units, called }: { readonly units: Units; readonly called: (job: string) => string },
-): string {
-  const own = works.find((one) => one.job === job) ?? works[0];
-  const { gramsPerMl } = own.mix;
-  const ml = ([0, 1] as const).map((part) => works.reduce((sum, { mix }) => sum + mix.ml[part], 0));
-  const [a, b] = ml.map((each, part) => amountText(each, units, gramsPerMl[part]));
-  const whole = ml[0] + ml[1];
-  const mean = (ml[0] * gramsPerMl[0] + ml[1] * gramsPerMl[1]) / whole;
-  const share = own.mix.ml[0] + own.mix.ml[1];
-  const others = works.filter((one) => one.job !== job).map((one) => called(one.job));
-  return `One mix with ${listText(others)}: ${a} of part A and ${b} of part B, ${amountText(share, units, mean)} of it for this.`;
+/** Of each work that shares a mix, by {@link workKey}: what is stirred at once for it and others, and how much of it is for this one. */
+export function sharedMixTexts(jobs: readonly Pick<PlannedJob, 'job' | 'works'>[], units: Units): ReadonlyMap<string, string> {
+  const called = new Map(jobs.map(({ job }) => [job.id, jobText(job)]));
+  const shared = mixesOf(jobs).filter(({ works }) => works.length > 1);
+  return new Map(
+    shared.flatMap(({ works }) => {
+      const ml = ([0, 1] as const).map((part) => works.reduce((sum, { mix }) => sum + mix.ml[part], 0));
+      return works.map((own) => {
+        const { gramsPerMl } = own.mix;
+        const [a, b] = ml.map((each, part) => amountText(each, units, gramsPerMl[part]));
+        const mean = (ml[0] * gramsPerMl[0] + ml[1] * gramsPerMl[1]) / (ml[0] + ml[1]);
+        const share = amountText(own.mix.ml[0] + own.mix.ml[1], units, mean);
+        const others = works.filter(({ job }) => job !== own.job).map(({ job }) => called.get(job) ?? '');
+        const text = `One mix with ${listText(others)}: ${a} of part A and ${b} of part B, ${share} of it for this.`;
+        return [workKey(own.job, own.planned.work.key), text] as const;
+      });
+    }),
+  );
 }

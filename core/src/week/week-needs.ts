@@ -1,7 +1,7 @@
+import { jobText } from './job';
 import { jarNeeds, type JarNeed, type NeedingMake } from '../make';
 import type { ShelfItem } from '../stock';
 import { tidy } from '../units';
-import { jobText } from './day-sheet';
 import type { WeekPlan } from './week-plan';
 
 /** What a coat of a job will take of a jar, in what the jar is counted in. */

@@ -3,6 +3,7 @@ import { noteWords } from '../makes/found-makes';
 import { wordsInRows } from '../makes/make-words';
 import { namesInText } from '../designs/names-of';
 import type { Store } from '../store/open-store';
+import { together } from '../store/together';
 import { withoutTriggers } from '../store/without-triggers';
 import { textOf, type Snapshot } from './snapshot';
 
@@ -11,7 +12,7 @@ import { textOf, type Snapshot } from './snapshot';
  * Revisions are final while the workshop runs; the triggers that see to it stand aside within this one transaction.
  */
 export function restore(store: Store, snapshot: Snapshot): Promise<void> {
-  return store.transaction().execute(async (within) => {
+  return together(store, async (within) => {
     await withoutTriggers(within, async () => {
       for (const table of [
         'summary',

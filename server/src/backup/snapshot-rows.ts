@@ -1,5 +1,6 @@
 import { DesignMarksStore } from '../designs/design-marks';
 import type { Store } from '../store/open-store';
+import { together } from '../store/together';
 import { bodyOf, type Snapshot } from './snapshot';
 
 /** How many designs are read at a time, with all that stayed of each: a workshop may hold more than is good to have in hand at once. */
@@ -122,7 +123,7 @@ async function* kept(within: Store, table: 'cup' | 'palette' | 'cup_order'): Asy
 
 /** Everything at once, in one transaction, so that what is saved meanwhile is in it whole or not at all. */
 export const snapshotOf = (store: Store): Promise<Snapshot> =>
-  store.transaction().execute(async (within) => ({
+  together(store, async (within) => ({
     designs: await all(snapshotRows.designs(within)),
     shelf: await all(snapshotRows.shelf(within)),
     ledger: await all(snapshotRows.ledger(within)),

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { strToU8, Zip, ZipDeflate } from 'fflate';
 import type { Store } from '../store/open-store';
+import { together } from '../store/together';
 import { BACKUP_FORMAT, BACKUP_VERSION, fileOf, parts } from './backup-file';
 import { snapshotRows } from './snapshot-rows';
 
@@ -15,7 +16,7 @@ export async function writeBackup(store: Store): Promise<Uint8Array> {
     written.push(bytes);
   });
   const sums: Record<string, string> = {};
-  await store.transaction().execute(async (within) => {
+  await together(store, async (within) => {
     for (const part of parts) {
       const file = fileIn(zip, fileOf(part));
       const hash = createHash('sha256');

@@ -11,8 +11,7 @@ import {
   jobText,
   minuteOf,
   movedText,
-  sharedMixes,
-  sharedMixText,
+  sharedMixTexts,
   whyNotText,
   workKey,
 } from '@aurantia/core/week';
@@ -105,14 +104,13 @@ export class WeekPlace {
     const at = planned?.works.findIndex(({ work }) => work.key === chosen?.work) ?? -1;
     return planned && at >= 0 ? { planned, at } : null;
   });
+  private readonly mixes = computed(() => sharedMixTexts(this.week.plan()?.jobs ?? [], this.workshop.units()));
   /** what is stirred at once for the step that is looked at and for others */
   protected readonly mix = computed(() => {
-    const [plan, shown] = [this.week.plan(), this.shown()];
-    if (!plan || !shown) return null;
+    const shown = this.shown();
+    if (!shown) return null;
     const { job, works } = shown.planned;
-    const mix = sharedMixes(plan.jobs).get(workKey(job.id, works[shown.at].work.key));
-    const called = (id: string) => jobText((plan.jobs.find((one) => one.job.id === id) ?? shown.planned).job);
-    return mix ? sharedMixText(mix, job.id, { units: this.workshop.units(), called }) : null;
+    return this.mixes().get(workKey(job.id, works[shown.at].work.key)) ?? null;
   });
   protected readonly says = computed(() => {
     const planned = this.week.planned();
