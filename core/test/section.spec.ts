@@ -59,6 +59,18 @@ describe('a probe on the wall', () => {
       { numRuns: 60 },
     );
   });
+  test('the middle of a leaning band, which lies on its own lower edge, is no spot of it', () => {
+    const corners: readonly [number, number][] = [
+      [0, 10],
+      [100, 90],
+      [40, 90],
+      [0, 50],
+      [0, 10],
+    ];
+    const spot = spotIn([[corners]]);
+    const edge = 10 + ((spot?.angle ?? 0) * 80) / 100;
+    expect(spot?.height).toBeGreaterThan(edge + 0.05);
+  });
   test('reads what lies there: an area, what is left over, the bare lip', () => {
     const plan = planned(coat.base, coat.resin);
     expect(at(plan, 10, 20).place).toMatchObject({ id: 'low', name: 'Low' });

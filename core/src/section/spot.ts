@@ -1,7 +1,7 @@
 import type { AreaId, WallPlace } from '../areas';
 import { BARE_BASE, LEFT_OVER } from '../layout';
 import type { Plan } from '../plan';
-import { boxOf, inPolygon, inRegion, middleOf, type Region } from '../regions';
+import { boxOf, inRegion, middleOf, type Region } from '../regions';
 
 /** What lies at a spot of the wall. */
 export interface SpotPlace {
@@ -28,17 +28,28 @@ export const BASE_SPOT: SpotPlace = { id: BARE_BASE, area: null, name: 'base' };
 /** Shares of a box that are tried for a spot inside, the middle first. */
 const TRIES = [0.5, 0.3, 0.7, 0.15, 0.85, 0.05, 0.95];
 
+/** How clear of every edge a spot is looked for, in degrees and mm: on an edge it would be two places’, or neither’s. */
+const CLEAR = [1, 0.1, 1e-6];
+
 /** A spot that lies in a region, near its middle where that does; null of nothing, and of what is too thin to hit. */
 export function spotIn(region: Region): WallPlace | null {
   const middle = middleOf(region);
-  if (middle && holds(region, middle)) return middle;
-  for (const polygon of region) {
-    const { left, right, bottom, top } = boxOf(polygon[0]);
-    for (const up of TRIES)
-      for (const round of TRIES) {
-        const spot = { angle: left + (right - left) * round, height: bottom + (top - bottom) * up };
-        if (inPolygon(polygon, spot.angle, spot.height)) return spot;
-      }
+  const tried = [...(middle ? [middle] : []), ...region.flatMap(([outline]) => spotsIn(boxOf(outline)))];
+  for (const clear of CLEAR) {
+    const spot = tried.find((one) => aroundOf(one, clear).every((near) => holds(region, near)));
+    if (spot) return spot;
   }
   return null;
 }
+
+const spotsIn = ({ left, right, bottom, top }: ReturnType<typeof boxOf>): readonly WallPlace[] =>
+  TRIES.flatMap((up) => TRIES.map((round) => ({ angle: left + (right - left) * round, height: bottom + (top - bottom) * up })));
+
+const aroundOf = ({ angle, height }: WallPlace, clear: number): readonly WallPlace[] =>
+  [
+    [0, 0],
+    [-clear, 0],
+    [clear, 0],
+    [0, -clear],
+    [0, clear],
+  ].map(([round, up]) => ({ angle: (angle + round + 360) % 360, height: height + up }));
