@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Builder, By, Key, until, type WebElement } from 'selenium-webdriver';
 import { Driver as ChromeDriver, Options, ServiceBuilder } from 'selenium-webdriver/chrome';
+import { nowNamed } from './by-name';
 
 export type Browser = ChromeDriver;
 
@@ -55,47 +56,10 @@ export async function see(browser: Browser, css: string): Promise<WebElement> {
   return browser.wait(until.elementIsVisible(element), PATIENCE, `${css} isn’t visible`);
 }
 
-/** Run in the page: of some elements those that bear a text in any of the ways that name one, the others after them. */
-const LIKELY_FIRST = `
-  const [css, source, flags] = arguments;
-  const text = new RegExp(source, flags);
-  const bears = (one) =>
-    [one.ariaLabel, one.textContent, ...[...(one.labels ?? [])].map((label) => label.textContent),
-     ...(one.getAttribute('aria-labelledby') ?? '').split(' ').map((id) => document.getElementById(id)?.textContent)]
-      .some((words) => words && text.test(words.replace(/\\s+/g, ' ')));
-  const all = [...document.querySelectorAll(css)];
-  const likely = all.filter(bears);
-  return [likely, all.filter((one) => !likely.includes(one))];
-`;
-
-/**
- * The element of that name, if it is there now and `ready` says that it can be had. What its name is the browser says; only
- * which elements are asked first is by their texts, for asking each of them takes most of a test's time.
- */
-async function nowNamed(
-  browser: Browser,
-  css: string,
-  name: string | RegExp,
-  ready: (element: WebElement) => Promise<boolean>,
-): Promise<WebElement | null> {
-  const fits = (spoken: string) => (typeof name === 'string' ? spoken === name : name.test(spoken));
-  const [source, flags] =
-    typeof name === 'string' ? [name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&'), ''] : [name.source.replace(/^\^/, ''), name.flags];
-  const groups = await browser.executeScript<WebElement[][]>(LIKELY_FIRST, css, source, flags);
-  for (const element of groups.flat()) {
-    try {
-      if (fits((await element.getAccessibleName()).trim()) && (await ready(element))) return element;
-    } catch {
-      // The page redrew it in between; the next round sees the new one.
-    }
-  }
-  return null;
-}
-
 /** Waits for an element by the name a screen reader would say, or by the text it shows. */
 export async function named(browser: Browser, css: string, name: string | RegExp): Promise<WebElement> {
   return browser.wait(
-    () => nowNamed(browser, css, name, (element) => element.isDisplayed()),
+    () => nowNamed(browser, css, name, 'shown'),
     PATIENCE,
     `no ${css} is named “${name}”`,
   ) as Promise<WebElement>;
@@ -138,7 +102,7 @@ export async function tick(browser: Browser, name: string | RegExp): Promise<voi
   await browser.wait(
     async () => {
       try {
-        const box = await nowNamed(browser, 'input[type=checkbox]', name, (element) => element.isEnabled());
+        const box = await nowNamed(browser, 'input[type=checkbox]', name, 'enabled');
         return box === null ? false : await box.click().then(() => true);
       } catch (error) {
         return laterPerhaps(error);

@@ -1,5 +1,6 @@
-import { Key } from 'selenium-webdriver';
+import { By, Key } from 'selenium-webdriver';
 import { kept, menuItem, painted, press, reads, resize, see, type, valueOf } from '../src/browser';
+import { nameOf } from '../src/by-name';
 import { tooSmall, tooWide, violations } from '../src/fit-and-axe';
 import { browser, program, programForAll } from '../src/running';
 import { views } from '../src/views';
@@ -16,6 +17,19 @@ const underEveningLight = async (does: () => Promise<void>) => {
   await does();
   await browser.executeScript('document.documentElement.dataset.light = "day"');
 };
+
+test('what these tests find by its name, the browser calls by that name', async () => {
+  for (const view of ['areas', 'colour', 'shelf', 'money']) {
+    const [, path, says] = views.find(([name]) => name === view) ?? views[0];
+    await go(path, says);
+    const all = await browser.findElements(
+      By.css('main :is(button, a, input, textarea, mat-select, [role=option], [role=radio])'),
+    );
+    // Each of them is asked of the browser by itself: a few from all over the page.
+    for (let i = 0; i < all.length; i += Math.ceil(all.length / 15))
+      expect(await nameOf(browser, all[i])).toBe((await all[i].getAccessibleName()).trim());
+  }
+});
 
 describe('each view passes axe and fits its window', () => {
   test.each(views)('%s', async (_, path, says) => {

@@ -20,12 +20,14 @@ class SlowWorker {
   onmessage: ((event: { data: unknown }) => void) | null = null;
   onerror: ((event: { message: string }) => void) | null = null;
   asked: SuggestionsRequest | null = null;
+  times = 0;
   ended = false;
   constructor() {
     SlowWorker.all.push(this);
   }
   postMessage(request: SuggestionsRequest) {
     this.asked = request;
+    this.times++;
   }
   terminate() {
     this.ended = true;
@@ -66,7 +68,7 @@ beforeEach(() => {
 afterEach(() => jest.useRealTimers());
 
 describe('a plan is suggested by a worker', () => {
-  test('which gets the design and the workshop, answers once and is put away', () => {
+  test('which gets the design and the workshop, answers once and is at hand for the next question, for a minute', () => {
     const plans: Design[] = [];
     TestBed.inject(SuggestedCoats)
       .whole(design)
@@ -75,7 +77,15 @@ describe('a plan is suggested by a worker', () => {
     const whole = { ...design, coats: [] };
     latest().onmessage?.({ data: { whole } });
     expect(plans).toEqual([whole]);
+    TestBed.inject(SuggestedCoats).otherwise(design).subscribe();
+    expect(SlowWorker.all).toHaveLength(1);
+    expect(latest().asked).toMatchObject({ wants: 'otherwise' });
+    latest().onmessage?.({ data: { otherwise: [] } });
+    expect(latest().ended).toBe(false);
+    jest.advanceTimersByTime(60_000);
     expect(latest().ended).toBe(true);
+    TestBed.inject(SuggestedCoats).otherwise(design).subscribe();
+    expect(SlowWorker.all).toHaveLength(2);
   });
   test.each([
     ['can’t', (worker: SlowWorker) => worker.onmessage?.({ data: { sentence: 'Its areas can’t be told apart.' } })],
@@ -87,6 +97,17 @@ describe('a plan is suggested by a worker', () => {
       .subscribe({ error: (error: Error) => sentences.push(error.message) });
     fails(latest());
     expect(sentences).toEqual(['Its areas can’t be told apart.']);
+  });
+  test('asked while it works, another one is; of two at rest one is kept', () => {
+    const answers: unknown[] = [];
+    for (let i = 0; i < 2; i++)
+      TestBed.inject(SuggestedCoats)
+        .otherwise(design)
+        .subscribe((answer) => answers.push(answer));
+    expect(SlowWorker.all).toHaveLength(2);
+    for (const one of SlowWorker.all) one.onmessage?.({ data: { otherwise: [] } });
+    expect(answers).toHaveLength(2);
+    expect(SlowWorker.all.map(({ ended }) => ended)).toEqual([false, true]);
   });
   test('nobody waits for: it is ended', () => {
     TestBed.inject(SuggestedCoats).otherwise(design).subscribe().unsubscribe();
@@ -128,12 +149,11 @@ describe('what it would do otherwise', () => {
   test('is thought over anew after a change, and only what is wanted last counts', async () => {
     const { fixture, answer, words } = await shown();
     await answer([thick]);
-    const before = SlowWorker.all.length;
     document.update((now) => ({ ...now, name: 'Changed' }));
     document.update((now) => ({ ...now, name: 'Changed again' }));
     fixture.detectChanges();
     await jest.advanceTimersByTimeAsync(500);
-    expect(SlowWorker.all).toHaveLength(before + 1);
+    expect(latest().times).toBe(2);
     expect(latest().asked?.design.name).toBe('Changed again');
     // Until the answer comes, what was thought before stays.
     expect(words()).toContain('Leave out “Glue”.');

@@ -4,7 +4,7 @@ import { switchMap, type Observable } from 'rxjs';
 import type { Costed, CostsRequest } from '../workers/costs-request';
 import { newCostsWorker } from '../workers/new-worker';
 import { Api } from './api';
-import { askWorker } from './ask-worker';
+import { Workers } from './workers';
 import { keptDesignSchema } from './kept-designs';
 import { Money } from './money';
 import { WorkshopMemory } from './workshop';
@@ -12,6 +12,7 @@ import { WorkshopMemory } from './workshop';
 /** What cups of a design cost, counted in a worker. */
 @Injectable({ providedIn: 'root' })
 export class Costs {
+  private readonly workers = inject(Workers);
   private readonly api = inject(Api);
   private readonly memory = inject(WorkshopMemory);
   private readonly money = inject(Money);
@@ -19,7 +20,7 @@ export class Costs {
   /** @param cups numbers of cups at once, each counted by itself */
   of(design: Design, cups: readonly number[]): Observable<Costed> {
     const request: CostsRequest = { design, workshop: this.memory.workshop(), prices: this.money.prices(), cups };
-    return askWorker<Costed>(newCostsWorker, request, () => true);
+    return this.workers.ask<Costed>(newCostsWorker, request, () => true);
   }
 
   /** The same of a design as it is kept. */

@@ -5,11 +5,12 @@ import { v4 } from 'uuid';
 import { newCupPhotoWorker } from '../workers/new-worker';
 import type { CupPhotoReply, CupPhotoRequest } from '../workers/cup-photo-request';
 import { Api } from './api';
-import { askWorker } from './ask-worker';
+import { Workers } from './workers';
 
 /** Photos of makes; the pictures stay on this computer. */
 @Injectable({ providedIn: 'root' })
 export class MakePhotosMemory {
+  private readonly workers = inject(Workers);
   private readonly api = inject(Api);
 
   of(make: string): Observable<MakePhotos> {
@@ -34,6 +35,6 @@ export class MakePhotosMemory {
 
   /** Emits once. Unsubscribing ends the work. */
   read(request: CupPhotoRequest): Observable<Exclude<CupPhotoReply, { sentence: string }>> {
-    return askWorker<CupPhotoReply>(newCupPhotoWorker, request, () => true);
+    return this.workers.ask<CupPhotoReply>(newCupPhotoWorker, request, () => true);
   }
 }

@@ -4,12 +4,13 @@ import type { StringFlow } from '@aurantia/core/string-flow';
 import { map, type Observable } from 'rxjs';
 import { newStringsWorker } from '../workers/new-worker';
 import type { ComparedWays, StringsReply, StringsRequest } from '../workers/strings-request';
-import { askWorker } from './ask-worker';
+import { Workers } from './workers';
 import { WorkshopMemory } from './workshop';
 
 /** Has strings of colour run off the main thread. Unsubscribing stops them. */
 @Injectable({ providedIn: 'root' })
 export class RunningStrings {
+  private readonly workers = inject(Workers);
   private readonly memory = inject(WorkshopMemory);
 
   /** How the strings of a coat run. Emits as far as it is known again and again, completes once nothing moves. */
@@ -29,6 +30,6 @@ export class RunningStrings {
     isLast: (reply: Exclude<Reply, { sentence: string }>) => boolean,
   ): Observable<Exclude<Reply, { sentence: string }>> {
     const request: StringsRequest = { ...wish, workshop: this.memory.workshop() };
-    return askWorker<Reply>(newStringsWorker, request, isLast);
+    return this.workers.ask<Reply>(newStringsWorker, request, isLast);
   }
 }

@@ -4,7 +4,7 @@ import type { InkWish, OfferedPots } from '@aurantia/core/ink-pot';
 import { map, type Observable } from 'rxjs';
 import { newSuggestionsWorker } from '../workers/new-worker';
 import type { DepthAnswer, DepthWish, SuggestionsReply, SuggestionsRequest } from '../workers/suggestions-request';
-import { askWorker } from './ask-worker';
+import { Workers } from './workers';
 import { WorkshopMemory } from './workshop';
 
 /** What is asked, without what it is asked of. */
@@ -16,6 +16,7 @@ type Wish =
 /** Has coats planned off the main thread. */
 @Injectable({ providedIn: 'root' })
 export class SuggestedCoats {
+  private readonly workers = inject(Workers);
   private readonly memory = inject(WorkshopMemory);
 
   /** The design with a whole plan of coats. Emits once. */
@@ -44,6 +45,6 @@ export class SuggestedCoats {
 
   private ask(wish: Wish, design: Design): Observable<Exclude<SuggestionsReply, { sentence: string }>> {
     const request: SuggestionsRequest = { ...wish, design, workshop: this.memory.workshop() };
-    return askWorker<SuggestionsReply>(newSuggestionsWorker, request, (reply) => !('inks' in reply) || reply.inks.over);
+    return this.workers.ask<SuggestionsReply>(newSuggestionsWorker, request, (reply) => !('inks' in reply) || reply.inks.over);
   }
 }

@@ -20,7 +20,7 @@ import * as z from 'zod';
 import { newWeekWorker } from '../workers/new-worker';
 import type { WeekPlanned, WeekRequest, WeekRoom } from '../workers/week-request';
 import { Api } from './api';
-import { askWorker } from './ask-worker';
+import { Workers } from './workers';
 import { Notices } from './notices';
 import { keptElsewhere, OrderedSaving } from './ordered-saving';
 import { WorkshopTime } from './workshop-time';
@@ -43,6 +43,7 @@ export const ZONE = Intl.DateTimeFormat().resolvedOptions().timeZone;
 /** The week as this page knows it: what there is to do, and the plan, worked out in a worker. */
 @Injectable({ providedIn: 'root' })
 export class Week {
+  private readonly workers = inject(Workers);
   private readonly api = inject(Api);
   private readonly time = inject(WorkshopTime);
   private readonly notices = inject(Notices);
@@ -106,11 +107,9 @@ export class Week {
   ): Observable<{ readonly plan: WeekPlan; readonly moved: readonly JobMoved[] }> {
     const [data, plan] = [this.data(), this.plan()];
     const wish = data && { ...wishOf(data, ZONE, this.time.now()), ...change };
-    return askWorker<WeekPlanned>(
-      newWeekWorker,
-      { asks: 'plan', wish, before: null, tries: TRIES.follow },
-      ({ done }) => done,
-    ).pipe(map((answer) => ({ plan: answer.plan, moved: plan ? movedBetween(plan, answer.plan) : [] })));
+    return this.workers
+      .ask<WeekPlanned>(newWeekWorker, { asks: 'plan', wish, before: null, tries: TRIES.follow }, ({ done }) => done)
+      .pipe(map((answer) => ({ plan: answer.plan, moved: plan ? movedBetween(plan, answer.plan) : [] })));
   }
 
   /** Whether there is room for an order that isn’t taken yet, and when it has to be begun. */
@@ -130,7 +129,7 @@ export class Week {
           before: plan ? placedIn(plan) : [],
           jobs,
         };
-        return askWorker<WeekRoom>(newWeekWorker, request, () => true);
+        return this.workers.ask<WeekRoom>(newWeekWorker, request, () => true);
       }),
     );
   }
@@ -156,21 +155,23 @@ export class Week {
     this.busy.set(true);
     const wish = wishOf(data, ZONE, this.time.now());
     const request: WeekRequest = { asks: 'plan', wish, before, tries: before ? TRIES.follow : TRIES.anew };
-    this.working = askWorker<WeekPlanned>(newWeekWorker, request, ({ done }) => done).subscribe({
-      next: (planned) => {
-        this.planned.set(planned);
-        if (was) this.moved.set({ by, jobs: movedBetween(was, planned.plan) });
-        else if (before) this.moved.set({ by, jobs: movedSince(before, planned.plan) });
-      },
-      error: (error: unknown) => {
-        this.busy.set(false);
-        this.notices.failed(error);
-      },
-      complete: () => {
-        this.busy.set(false);
-        this.keepPlan();
-      },
-    });
+    this.working = this.workers
+      .ask<WeekPlanned>(newWeekWorker, request, ({ done }) => done)
+      .subscribe({
+        next: (planned) => {
+          this.planned.set(planned);
+          if (was) this.moved.set({ by, jobs: movedBetween(was, planned.plan) });
+          else if (before) this.moved.set({ by, jobs: movedSince(before, planned.plan) });
+        },
+        error: (error: unknown) => {
+          this.busy.set(false);
+          this.notices.failed(error);
+        },
+        complete: () => {
+          this.busy.set(false);
+          this.keepPlan();
+        },
+      });
   }
 
   /** Keeps the plan where it isn’t the one that is kept. */

@@ -5,7 +5,7 @@ import { asPlannedSoFar, NOTHING_OTHER, type AmountAnew, type BenchCoat, type Fr
 import { catchError, debounceTime, map, of, switchMap } from 'rxjs';
 import { BUTTONS } from '../../parts/buttons';
 import { Icon } from '../../parts/icons/icon';
-import { askWorker } from '../../services/ask-worker';
+import { Workers } from '../../services/workers';
 import type { LoggedMake } from '../../services/makes';
 import { WorkshopMemory } from '../../services/workshop';
 import { newFromHereWorker } from '../../workers/new-worker';
@@ -55,6 +55,7 @@ const AS_PLANNED: Answer = { anew: NOTHING_OTHER, sentence: null };
   styleUrl: './from-here.scss',
 })
 export class FromHerePane {
+  private readonly workers = inject(Workers);
   private readonly memory = inject(WorkshopMemory);
   readonly logged = input.required<LoggedMake>();
   /** the coat that is being laid, or comes next */
@@ -72,10 +73,12 @@ export class FromHerePane {
       switchMap((asked) =>
         asPlannedSoFar(this.coats(), asked.laying)
           ? of(AS_PLANNED)
-          : askWorker<FromHereReply>(newFromHereWorker, asked, () => true).pipe(
-              map(({ anew }): Answer => ({ anew, sentence: null })),
-              catchError((error: unknown) => of({ ...AS_PLANNED, sentence: error instanceof Error ? error.message : null })),
-            ),
+          : this.workers
+              .ask<FromHereReply>(newFromHereWorker, asked, () => true)
+              .pipe(
+                map(({ anew }): Answer => ({ anew, sentence: null })),
+                catchError((error: unknown) => of({ ...AS_PLANNED, sentence: error instanceof Error ? error.message : null })),
+              ),
       ),
     ),
     { initialValue: AS_PLANNED },

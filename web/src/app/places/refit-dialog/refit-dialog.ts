@@ -11,7 +11,7 @@ import { BUTTONS } from '../../parts/buttons';
 import { Chips } from '../../parts/chips/chips';
 import { Choice } from '../../parts/fields/choice';
 import { Icon } from '../../parts/icons/icon';
-import { askWorker } from '../../services/ask-worker';
+import { Workers } from '../../services/workers';
 import { KeptDesigns } from '../../services/kept-designs';
 import { Notices } from '../../services/notices';
 import { WorkshopMemory } from '../../services/workshop';
@@ -35,6 +35,7 @@ const WORKING: Answer = { refitted: null, sentence: null };
   styleUrl: './refit-dialog.scss',
 })
 export class RefitDialog {
+  private readonly workers = inject(Workers);
   private readonly memory = inject(WorkshopMemory);
   private readonly designs = inject(KeptDesigns);
   private readonly notices = inject(Notices);
@@ -75,12 +76,14 @@ export class RefitDialog {
     toObservable(this.asked).pipe(
       switchMap((asked) => {
         if (!asked) return of(WORKING);
-        const work = askWorker<RefitReply>(newRefitWorker, asked, () => true).pipe(
-          map((refitted): Answer => ({ refitted, sentence: null })),
-          catchError((error: unknown) =>
-            of({ refitted: null, sentence: error instanceof Error ? error.message : 'This can’t be worked out.' }),
-          ),
-        );
+        const work = this.workers
+          .ask<RefitReply>(newRefitWorker, asked, () => true)
+          .pipe(
+            map((refitted): Answer => ({ refitted, sentence: null })),
+            catchError((error: unknown) =>
+              of({ refitted: null, sentence: error instanceof Error ? error.message : 'This can’t be worked out.' }),
+            ),
+          );
         return concat(of(WORKING), work);
       }),
     ),
