@@ -1,6 +1,6 @@
 import { buildSync } from 'esbuild';
 import type { WebElement } from 'selenium-webdriver';
-import type { Browser } from './browser';
+import type { Driver as Browser } from 'selenium-webdriver/chrome';
 
 /** What an element must be besides named so: to be seen, or not barred (what takes a press may lie unseen over what is drawn). */
 export type Ready = 'shown' | 'enabled';
