@@ -95,13 +95,18 @@ export const memoryOf = (
     room: new RoomStore(store),
     clock,
     unreadable: lately(() => aside.do('unreadable', null)),
-    backups: new Backups(store, join(dirname(file), 'backups'), () => aside.do('backup', null)),
+    backups: new Backups(store, join(dirname(file), 'backups'), {
+      backup: () => aside.do('backup', null),
+      save: (pictures, to) => aside.do('saved', { pictures, to }, { patience: LONG }),
+    }),
     aside,
     together: (work) =>
       together(store, (within) => work(memoryOf(within, file, { aside, pictures, makeChanges, clock, devices }))),
   };
 };
 
+/** How long it may take to write a thousand photos to a slow disk, ms. */
+const LONG = 10 * 60_000;
 /** ms for which what was found is taken to stand: this program writes nothing that it can't read. */
 const LATELY = 10 * 60_000;
 

@@ -90,6 +90,7 @@ describe('backups', () => {
       { kind: 'cups' },
       { kind: 'palettes' },
       { kind: 'makes', comes: [], goes: [] },
+      { kind: 'photos' },
       { kind: 'orders', comes: expect.arrayContaining(['for Aunt Fen']) },
       { kind: 'week and money', comes: ['the money', 'the week'] },
       { kind: 'settings' },
@@ -141,7 +142,7 @@ describe('backups', () => {
     const now = await app.inject({ method: 'GET', url: '/api/backups/now.zip', headers: { host: headers.host } });
     expect(now.headers['content-disposition']).toMatch(/attachment; filename="aurantia-.*\.zip"/);
     const preview = await app.inject({ method: 'POST', url: '/api/backups/preview', headers, payload: now.rawPayload });
-    expect(preview.json()).toMatchObject([{ kind: 'designs', stays: 6 }, {}, {}, {}, {}, {}, {}, {}]);
+    expect(preview.json()).toMatchObject([{ kind: 'designs', stays: 6 }, {}, {}, {}, {}, {}, {}, {}, {}]);
     const restored = await app.inject({ method: 'POST', url: '/api/backups/restore', headers, payload: now.rawPayload });
     const { before } = restored.json<{ before: string }>();
     expect((await ask('GET', '/api/backups')).body).toMatchObject([{ name: before }]);

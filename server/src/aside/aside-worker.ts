@@ -25,6 +25,10 @@ const works: {
   summary: async (asked, from) => (await import('../designs/summary-work')).summaryOf(asked, from),
   history: async (asked, from) => (await import('../designs/history-work')).historyOf(asked, from),
   backup: async (_, { store }) => (await import('../backup/write-backup')).writeBackup(store),
+  saved: async ({ pictures, to }, { store }) => {
+    await (await import('../backup/write-backup')).saveBackup(store, pictures, to);
+    return null;
+  },
   unreadable: (_, { store }) => new UnreadableRows(store).all(),
 };
 

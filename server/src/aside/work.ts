@@ -26,6 +26,7 @@ export interface Work {
   readonly summary: { readonly asked: SummaryAsked; readonly gives: Summary };
   readonly history: { readonly asked: HistoryAsked; readonly gives: History };
   readonly backup: { readonly asked: null; readonly gives: Uint8Array };
+  readonly saved: { readonly asked: { readonly pictures: string; readonly to: string }; readonly gives: null };
   readonly unreadable: { readonly asked: null; readonly gives: Unreadable[] };
 }
 export type WorkKind = keyof Work;

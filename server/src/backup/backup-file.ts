@@ -32,7 +32,7 @@ export class BackupError extends Error {
  * @throws BackupError when it is none, is damaged, or is from a newer program
  */
 export function readBackup(bytes: Uint8Array): Snapshot {
-  const files = unpacked(bytes);
+  const files = unpacked(bytes, (name) => name === 'manifest.json' || parts.some((part) => fileOf(part) === name));
   const manifest = manifestSchema.safeParse(parsed(files, 'manifest.json'));
   if (!manifest.success) throw new BackupError('This is no backup of Aurantia’s. Choose a file that it saved, ending in .zip.');
   if (manifest.data.version > BACKUP_VERSION)
@@ -49,14 +49,26 @@ export function readBackup(bytes: Uint8Array): Snapshot {
   return read.data;
 }
 
-function unpacked(bytes: Uint8Array): Record<string, Uint8Array> {
+/** The checksums of all that a backup holds, as it tells them; none where it is no backup. */
+export function sumsIn(bytes: Uint8Array): Readonly<Record<string, string>> {
+  const manifest = manifestSchema.safeParse(
+    parsed(
+      unpacked(bytes, (name) => name === 'manifest.json'),
+      'manifest.json',
+    ),
+  );
+  return manifest.data?.files ?? {};
+}
+
+function unpacked(bytes: Uint8Array, wanted: (name: string) => boolean): Record<string, Uint8Array> {
   let size = 0;
   try {
     return unzipSync(bytes, {
       filter: ({ name, originalSize }) => {
+        if (!wanted(name)) return false;
         size += originalSize;
         if (size > MOST_BYTES) throw new BackupError('This file unpacks to more than any workshop holds. It isn’t read.');
-        return name === 'manifest.json' || parts.some((part) => fileOf(part) === name);
+        return true;
       },
     });
   } catch (error) {

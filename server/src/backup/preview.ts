@@ -14,14 +14,21 @@ interface Thing {
   readonly whole: string;
 }
 
+/** Which photos have their picture: now, and after a restore. */
+export interface Pictured {
+  readonly now: (photo: string) => boolean;
+  readonly then: (photo: string) => boolean;
+}
+
 /** Compares a workshop with a backup of it, or of another. Nothing is changed by it. */
-export function previewOf(now: Snapshot, then: Snapshot): Preview {
+export function previewOf(now: Snapshot, then: Snapshot, pictured: Pictured): Preview {
   return [
     compared('designs', designs(now), designs(then)),
     compared('jars', rows(now.shelf, now), rows(then.shelf, then)),
     compared('cups', rows(now.cups), rows(then.cups)),
     compared('palettes', rows(now.palettes), rows(then.palettes)),
     compared('makes', makes(now), makes(then)),
+    compared('photos', photos(now, pictured.now), photos(then, pictured.then)),
     compared('orders', orders(now), orders(then)),
     compared('week and money', books(now), books(then)),
     compared('settings', settings(now), settings(then)),
@@ -59,6 +66,18 @@ const designs = ({ designs: all }: Snapshot): readonly Thing[] =>
 
 const makes = ({ makes: all }: Snapshot): readonly Thing[] =>
   all.map((make) => ({ id: make.id, name: `${make.name}, make ${make.number}`, whole: JSON.stringify(make) }));
+
+/** A photo without its picture is one of which nothing is to be seen: that is said, and it is another once it has it again. */
+const photos = ({ photos: all, makes }: Snapshot, pictured: (photo: string) => boolean): readonly Thing[] =>
+  all.map((photo) => {
+    const make = makes.find(({ id }) => id === photo.make_id);
+    const of = make ? `of ${make.name}, make ${make.number}` : 'of a make';
+    return {
+      id: photo.id,
+      name: pictured(photo.id) ? of : `${of}, without its picture`,
+      whole: JSON.stringify([photo, pictured(photo.id)]),
+    };
+  });
 
 const rows = (all: Snapshot['cups'], { ledger }: Pick<Snapshot, 'ledger'> = { ledger: [] }): readonly Thing[] =>
   all.map((row) => ({

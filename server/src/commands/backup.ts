@@ -1,4 +1,4 @@
-import { writeFileSync } from 'node:fs';
+import { copyFileSync, rmSync, statSync } from 'node:fs';
 import { memoryOf } from '../memory';
 import { closeStore, openStore } from '../store/open-store';
 import { workshopFile } from './data-folder';
@@ -10,9 +10,10 @@ async function main([file]: readonly string[]): Promise<void> {
   const name = file ?? `aurantia-${new Date().toISOString().slice(0, 10)}.zip`;
   const store = await openStore(workshopFile());
   try {
-    const bytes = await memoryOf(store, workshopFile()).backups.make();
-    writeFileSync(name, bytes);
-    process.stdout.write(`Everything is in ${name}, ${Math.ceil(bytes.length / 1024)} kB.\n`);
+    const file = await memoryOf(store, workshopFile()).backups.save();
+    copyFileSync(file, name);
+    rmSync(file);
+    process.stdout.write(`Everything is in ${name}, ${Math.ceil(statSync(name).size / 1024)} kB.\n`);
   } finally {
     await closeStore(store);
   }

@@ -1,10 +1,10 @@
 import { existsSync } from 'node:fs';
 import { mkdir, readFile, rename, rm, writeFile } from 'node:fs/promises';
-import { join } from 'node:path';
 import { makePhotoSchema, type MakePhoto, type PhotoReading } from '@aurantia/core/make';
 import { notFound } from '../http/problem';
 import type { Store } from '../store/open-store';
 import type { KeptPhoto } from './photo-work';
+import { PICTURE_SIZES, pictureFile, type PictureSize } from './picture-files';
 
 /** The most photos of other makes that are laid beside one's own. */
 const MOST_OTHERS = 60;
@@ -68,7 +68,7 @@ export class PhotosStore {
   }
 
   /** @throws ProblemError 404 where it isn't, or its picture went from the folder */
-  file(id: string, size: 'large' | 'small'): string {
+  file(id: string, size: PictureSize): string {
     const file = this.fileOf(id, size);
     if (!existsSync(file)) throw notFound('photo');
     return file;
@@ -97,11 +97,11 @@ export class PhotosStore {
   async remove(id: string): Promise<string> {
     const row = await this.store.deleteFrom('photo').where('id', '=', id).returning('make_id').executeTakeFirst();
     if (!row) throw notFound('photo');
-    for (const size of ['large', 'small'] as const) await rm(this.fileOf(id, size), { force: true });
+    for (const size of PICTURE_SIZES) await rm(this.fileOf(id, size), { force: true });
     return row.make_id;
   }
 
-  private fileOf(id: string, size: 'large' | 'small'): string {
-    return join(this.folder, `${id}${size === 'small' ? '-small' : ''}.jpg`);
+  private fileOf(id: string, size: PictureSize): string {
+    return pictureFile(this.folder, id, size);
   }
 }
