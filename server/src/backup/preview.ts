@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util';
 import * as z from 'zod';
 import { textOf, type Snapshot } from './snapshot';
 
@@ -10,8 +11,8 @@ export type Preview = z.infer<typeof previewSchema>;
 interface Thing {
   readonly id: string;
   readonly name: string;
-  /** all that is kept of it */
-  readonly whole: string;
+  /** all that is kept of it, in whatever order it lies */
+  readonly whole: unknown;
 }
 
 /** Which photos have their picture: now, and after a restore. */
@@ -38,7 +39,7 @@ export function previewOf(now: Snapshot, then: Snapshot, pictured: Pictured): Pr
 function compared(kind: string, now: readonly Thing[], then: readonly Thing[]): Preview[number] {
   const before = new Map(now.map((thing) => [thing.id, thing]));
   const after = new Map(then.map((thing) => [thing.id, thing]));
-  const changed = then.filter(({ id, whole }) => before.has(id) && before.get(id)?.whole !== whole);
+  const changed = then.filter(({ id, whole }) => before.has(id) && !same(before.get(id)?.whole, whole));
   return {
     kind,
     comes: then.filter(({ id }) => !before.has(id)).map(({ name }) => name),
@@ -47,6 +48,12 @@ function compared(kind: string, now: readonly Thing[], then: readonly Thing[]): 
     stays: then.length - changed.length - then.filter(({ id }) => !before.has(id)).length,
   };
 }
+
+/** Rows out of the database and out of a backup lie in another order, and one of the two bears a prototype. */
+const same = (now: unknown, then: unknown): boolean => {
+  const [left, right] = [JSON.stringify(now), JSON.stringify(then)];
+  return left === right || isDeepStrictEqual(JSON.parse(left), JSON.parse(right));
+};
 
 const nameIn = (document: unknown, fallback: string): string =>
   typeof document === 'object' &&
@@ -61,11 +68,11 @@ const designs = ({ designs: all }: Snapshot): readonly Thing[] =>
   all.map((design) => ({
     id: design.id,
     name: nameIn(design.revisions.find(({ number }) => number === design.latest)?.document, design.id),
-    whole: JSON.stringify(design),
+    whole: design,
   }));
 
 const makes = ({ makes: all }: Snapshot): readonly Thing[] =>
-  all.map((make) => ({ id: make.id, name: `${make.name}, make ${make.number}`, whole: JSON.stringify(make) }));
+  all.map((make) => ({ id: make.id, name: `${make.name}, make ${make.number}`, whole: make }));
 
 /** A photo without its picture is one of which nothing is to be seen: that is said, and it is another once it has it again. */
 const photos = ({ photos: all, makes }: Snapshot, pictured: (photo: string) => boolean): readonly Thing[] =>
@@ -75,7 +82,7 @@ const photos = ({ photos: all, makes }: Snapshot, pictured: (photo: string) => b
     return {
       id: photo.id,
       name: pictured(photo.id) ? of : `${of}, without its picture`,
-      whole: JSON.stringify([photo, pictured(photo.id)]),
+      whole: [photo, pictured(photo.id)],
     };
   });
 
@@ -83,11 +90,11 @@ const rows = (all: Snapshot['cups'], { ledger }: Pick<Snapshot, 'ledger'> = { le
   all.map((row) => ({
     id: row.id,
     name: nameIn(row.document, row.id),
-    whole: JSON.stringify([row, ledger.filter(({ item_id }) => item_id === row.id)]),
+    whole: [row, ledger.filter(({ item_id }) => item_id === row.id)],
   }));
 
 const orders = ({ orders: all }: Snapshot): readonly Thing[] =>
-  all.map((row) => ({ id: row.id, name: whoIn(row.document), whole: JSON.stringify(row) }));
+  all.map((row) => ({ id: row.id, name: whoIn(row.document), whole: row }));
 
 const whoIn = (document: unknown): string =>
   typeof document === 'object' &&
@@ -99,7 +106,7 @@ const whoIn = (document: unknown): string =>
     : 'an order';
 
 const books = ({ books: all }: Snapshot): readonly Thing[] =>
-  all.map((row) => ({ id: row.name, name: row.name === 'week' ? 'the week' : 'the money', whole: JSON.stringify(row) }));
+  all.map((row) => ({ id: row.name, name: row.name === 'week' ? 'the week' : 'the money', whole: row }));
 
 const settings = ({ workshop }: Snapshot): readonly Thing[] =>
   workshop.map((row) => ({ id: 'settings', name: nameIn(row.document, 'the settings'), whole: textOf(row) }));
