@@ -18,6 +18,7 @@ export * from './expected-places';
 export * from './pour-stand';
 export * from './weighed-text';
 export * from './photo-beside';
+export * from './makes-apart';
 export * from './from-here';
 export * from './jar-need';
 export * from './stock-needs';

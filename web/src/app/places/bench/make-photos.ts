@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { MatDialog } from '@angular/material/dialog';
-import { farthestOff, type MakePhoto, type MakePhotos } from '@aurantia/core/make';
+import { farthestOff, makesApart, type MakePhoto, type MakePhotos } from '@aurantia/core/make';
 import type { Observable } from 'rxjs';
 import { BUTTONS } from '../../parts/buttons';
 import { FileField } from '../../parts/fields/file-field';
@@ -54,6 +54,17 @@ import { momentText } from '../../parts/moment-text';
         <small>With a white or grey card beside the cup its colours can be read. It stays on this computer.</small>
       </li>
     </ul>
+    @if (apart().length > 0) {
+      <h4 id="apart">Beside other makes of this design, by their photos</h4>
+      <dl aria-labelledby="apart">
+        @for (one of apart(); track one.number) {
+          <dt>Make {{ one.number }}</dt>
+          <dd>
+            <b>ΔE {{ one.off }} ± {{ one.spread }}</b> {{ one.says }}
+          </dd>
+        }
+      </dl>
+    }
   `,
   styles: `
     :host {
@@ -90,6 +101,19 @@ import { momentText } from '../../parts/moment-text';
     small {
       color: var(--soft);
     }
+    h4 {
+      margin: 12px 0 4px;
+      font: 700 1rem/1.2 var(--title);
+    }
+    dl {
+      display: grid;
+      grid-template-columns: max-content 1fr;
+      gap: 4px 16px;
+      margin: 0;
+    }
+    dd {
+      margin: 0;
+    }
   `,
 })
 export class MakePhotosStrip {
@@ -108,6 +132,14 @@ export class MakePhotosStrip {
       small: this.photos.address(photo.id, 'small'),
       when: momentText(Date.parse(photo.at), this.time.now()),
       says: photo.reading ? `read: ${worst(photo)}` : 'not read yet',
+    })),
+  );
+  protected readonly apart = computed(() =>
+    makesApart(this.here()).map(({ number, off, spread, says }) => ({
+      number,
+      off: off.toFixed(1),
+      spread: spread.toFixed(1),
+      says,
     })),
   );
   private readonly makeId = computed(() => this.logged().make.id);

@@ -1,0 +1,119 @@
+import { deltaE2000, labOf, planOf, reflectanceOf } from '../src';
+import { readCupPhoto } from '../src/cup-photo';
+import { makesApart, makePhotoSchema, seenTogether, type MakePhoto } from '../src/make';
+import { photographed, type Camera } from './photographed';
+import { demoFile, demoNames, workshop } from './workshop';
+
+const cameras: readonly Camera[] = [
+  { tilt: 11, away: 900, gains: [1.18, 0.95, 0.7], side: 0.55, from: 45, noise: 2, seed: 1 },
+  { tilt: 4, away: 1400, gains: [0.9, 1, 1.15], side: 0.3, from: -60, noise: 3, seed: 2 },
+  { tilt: 7, away: 1100, gains: [1.05, 0.92, 0.85], side: 0.45, from: 20, noise: 4, seed: 3 },
+];
+
+const taken = new Map<string, MakePhoto>();
+/** A photo of a make of a demo design, read; a place of it may have come out in a colour of its own. */
+function photo(
+  name: (typeof demoNames)[number],
+  camera: Camera,
+  number = 1,
+  other: Readonly<Record<string, string>> = {},
+): MakePhoto {
+  const key = JSON.stringify([name, camera, other]);
+  const read = taken.get(key) ?? readPhoto(name, camera, number, other);
+  taken.set(key, read);
+  return { ...read, number };
+}
+function readPhoto(
+  name: (typeof demoNames)[number],
+  camera: Camera,
+  number: number,
+  other: Readonly<Record<string, string>>,
+): MakePhoto {
+  const { design } = demoFile(name);
+  const plan = planOf(design, workshop);
+  const seen = plan.coats.at(-1)?.seen ?? {};
+  const places = plan.places.map(({ id, name: called, region }) => ({
+    id,
+    name: called,
+    region,
+    hex: other[id] ?? seen[id] ?? plan.bareWall,
+  }));
+  const { places: read } = readCupPhoto(photographed(design.cup.stations, places, camera));
+  const at = { rimLeft: [0, 0], rimRight: [1, 0], footLeft: [0, 1], footRight: [1, 1] };
+  return makePhotoSchema.parse({
+    id: `${number}-${camera.seed}`,
+    make: `make-${number}`,
+    number,
+    at: '2026-11-30T10:00:00.000Z',
+    coat: null,
+    width: 600,
+    height: 800,
+    reading: {
+      handles: at,
+      card: { at: [0, 0], is: '#f0f0ee' },
+      faces: 0,
+      places: read.map(({ id, name: called, lab, hex, off, spread, share }) => ({
+        id,
+        name: called,
+        lab,
+        hex,
+        off,
+        spread,
+        share,
+      })),
+    },
+  });
+}
+
+test('several photos narrow what one can’t tell, and their ± covers the truth', () => {
+  let [covered, all] = [0, 0];
+  for (const name of demoNames) {
+    const photos = cameras.slice(0, 2).map((camera) => photo(name, camera));
+    const plan = planOf(demoFile(name).design, workshop);
+    const truth = plan.coats.at(-1)?.seen ?? {};
+    const alone = seenTogether(photos.slice(0, 1));
+    for (const place of seenTogether(photos).filter(({ share }) => share > 0.04)) {
+      const one = alone.find(({ id }) => id === place.id);
+      if (one) expect(place.spread).toBeLessThan(one.spread);
+      all += 1;
+      if (deltaE2000(place.lab, labOf(reflectanceOf(truth[place.id] ?? plan.bareWall))) < 2 * place.spread) covered += 1;
+    }
+  }
+  expect(all).toBeGreaterThan(10);
+  expect(covered / all).toBeGreaterThanOrEqual(0.9);
+});
+
+test('photos that contradict each other are no surer for being two', () => {
+  const one = photo('copper-eaves', cameras[0]);
+  const [place] = one.reading?.places ?? [];
+  const elsewhere = { ...place, lab: [place.lab[0] + 20, place.lab[1], place.lab[2]] as [number, number, number] };
+  const [together] = seenTogether([one, { reading: one.reading && { ...one.reading, places: [elsewhere] } }]);
+  expect(together.spread).toBeGreaterThan(5);
+});
+
+test('two makes alike are no more apart than photos can be wrong by, for every demo design', () => {
+  for (const name of demoNames) {
+    const [apart] = makesApart({ photos: [photo(name, cameras[0], 2)], others: [photo(name, cameras[1], 1)] });
+    expect(apart.number).toBe(1);
+    expect(apart.says).toMatch(/^No more apart than photos can be wrong by, in \d+ places?\.$/);
+    expect(apart.off).toBeLessThan(2 * apart.spread);
+  }
+});
+
+test('a place that came out another colour is named with how far it is off, make by make', () => {
+  const own = photo('copper-eaves', cameras[0], 3);
+  const [largest] = [...(own.reading?.places ?? [])].sort((one, other) => other.share - one.share);
+  const others = [photo('copper-eaves', cameras[1], 1), photo('copper-eaves', cameras[2], 2, { [largest.id]: '#3a6ea8' })];
+  const [second, first] = makesApart({ photos: [own], others });
+  expect([second.number, first.number]).toEqual([2, 1]);
+  expect(second.says).toMatch(new RegExp(`^Most in ${largest.name}: ΔE \\d\\d`));
+  expect(second.off).toBeGreaterThan(first.off + 5);
+});
+
+test('without a photo that was read, or with nothing that both show, nothing is said', () => {
+  const own = photo('copper-eaves', cameras[0], 2);
+  const unread = { ...own, number: 1, reading: null };
+  expect(makesApart({ photos: [], others: [own] })).toEqual([]);
+  expect(makesApart({ photos: [{ ...own, reading: null }], others: [{ ...own, number: 1 }] })).toEqual([]);
+  expect(makesApart({ photos: [own], others: [unread] })).toEqual([]);
+});
