@@ -1,6 +1,15 @@
-import { deltaE2000, labOf, planOf, reflectanceOf } from '../src';
+import { deltaE2000, hexOfLab, labOf, planOf, reflectanceOf } from '../src';
 import { readCupPhoto } from '../src/cup-photo';
-import { makesApart, makePhotoSchema, seenTogether, type MakePhoto } from '../src/make';
+import {
+  apartFromPlan,
+  expectedPlaces,
+  makeOf,
+  makesApart,
+  makePhotoSchema,
+  seenTogether,
+  type MakeId,
+  type MakePhoto,
+} from '../src/make';
 import { photographed, type Camera } from './photographed';
 import { demoFile, demoNames, workshop } from './workshop';
 
@@ -108,6 +117,21 @@ test('a place that came out another colour is named with how far it is off, make
   expect([second.number, first.number]).toEqual([2, 1]);
   expect(second.says).toMatch(new RegExp(`^Most in ${largest.name}: ΔE \\d\\d`));
   expect(second.off).toBeGreaterThan(first.off + 5);
+});
+
+test('a make is told beside its plan: as planned no more off than photos can be wrong by, else with the place that is', () => {
+  const { design, shelf, settings } = demoFile('copper-eaves');
+  const make = makeOf(
+    { id: 'make-1' as MakeId, cups: 1, label: '' },
+    { design, revision: 1, workshop: { shelf, settings }, number: 1, at: '2026-11-30T10:00:00.000Z' },
+  );
+  const planned = Object.fromEntries(expectedPlaces(make).map(({ id, expected }) => [id, hexOfLab(expected)]));
+  const asPlanned = photo('copper-eaves', cameras[0], 1, planned);
+  expect(apartFromPlan(make, [asPlanned])?.says).toMatch(/^No more apart/);
+  const [largest] = [...(asPlanned.reading?.places ?? [])].sort((one, other) => other.share - one.share);
+  const other = apartFromPlan(make, [photo('copper-eaves', cameras[2], 1, { ...planned, [largest.id]: '#3a6ea8' })]);
+  expect(other?.says).toMatch(new RegExp(`^Most in ${largest.name}`));
+  expect(apartFromPlan(make, [])).toBeNull();
 });
 
 test('without a photo that was read, or with nothing that both show, nothing is said', () => {

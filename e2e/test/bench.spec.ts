@@ -193,4 +193,5 @@ test('a photo of the cup with a card in it is read beside the plan, place by pla
   for (const [off] of offs) expect(off).toBeLessThan(3);
   await press(browser, 'Done', 'mat-dialog-container button');
   await reads(browser, /read: .* is farthest off, ΔE/, 'au-make-photos');
+  await reads(browser, /from the plan\s+ΔE [\d.]+ ± [\d.]+/, 'au-make-photos');
 });

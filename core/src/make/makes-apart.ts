@@ -1,5 +1,7 @@
 import { deltaE2000, type Lab } from '../colour';
 import { countText } from '../units';
+import { expectedPlaces } from './expected-places';
+import type { Make } from './make';
 import type { MakePhoto, MakePhotos } from './make-photo';
 
 /** A place as all photos of a make show it together. */
@@ -13,13 +15,16 @@ export interface PlaceSeen {
   readonly share: number;
 }
 
-/** How far a make is from another one of its design, by the photos of both. */
-export interface MakeApart {
-  readonly number: number;
+/** How far a make is from something else, by photos. */
+export interface Apart {
   /** ΔE00, the mean over places that both show, by how much is seen of each; and one standard deviation of it */
   readonly off: number;
   readonly spread: number;
   readonly says: string;
+}
+export interface MakeApart extends Apart {
+  /** of the other make of its design */
+  readonly number: number;
 }
 
 /**
@@ -45,26 +50,37 @@ export function seenTogether(photos: readonly Pick<MakePhoto, 'reading'>[]): rea
 /** No photo is surer than this, ΔE00. */
 const LEAST = 0.1;
 
+/** How far a make came out from what its plan predicts, by its photos; null without one that was read. */
+export function apartFromPlan(make: Make, photos: MakePhotos['photos']): Apart | null {
+  const own = seenTogether(photos);
+  if (own.length === 0) return null;
+  const planned = expectedPlaces(make).map(({ id, name, expected }) => ({ id, name, lab: expected, spread: 0, share: 1 }));
+  return apartOf(own, planned);
+}
+
 /** How far a make is from each other one of which a photo was read too, the latest first; none without photos that were read. */
 export function makesApart({ photos, others }: MakePhotos): readonly MakeApart[] {
-  const own = new Map(seenTogether(photos).map((place) => [place.id, place]));
+  const own = seenTogether(photos);
   const numbers = [...new Set(others.map(({ number }) => number))].sort((one, other) => other - one);
   return numbers.flatMap((number) => {
-    const both = seenTogether(others.filter((one) => one.number === number)).flatMap((there) => {
-      const here = own.get(there.id);
-      if (!here) return [];
-      const share = Math.min(here.share, there.share);
-      const off = deltaE2000(here.lab, there.lab);
-      return [{ name: here.name, share, off, spread: Math.hypot(here.spread, there.spread) }];
-    });
-    const whole = both.reduce((sum, { share }) => sum + share, 0);
-    if (whole === 0) return [];
-    const mean = (value: (one: (typeof both)[number]) => number) =>
-      both.reduce((sum, one) => sum + one.share * value(one), 0) / whole;
-    // A card that is read wrong is wrong for all places of a photo: their ± don't cancel out.
-    const [off, spread] = [mean((one) => one.off), mean((one) => one.spread)];
-    return [{ number, off, spread, says: saysOf(both) }];
+    const apart = apartOf(own, seenTogether(others.filter((one) => one.number === number)));
+    return apart ? [{ number, ...apart }] : [];
   });
+}
+
+function apartOf(own: readonly PlaceSeen[], theirs: readonly PlaceSeen[]): Apart | null {
+  const both = own.flatMap((here) => {
+    const there = theirs.find(({ id }) => id === here.id);
+    if (!there) return [];
+    const share = Math.min(here.share, there.share);
+    return [{ name: here.name, share, off: deltaE2000(here.lab, there.lab), spread: Math.hypot(here.spread, there.spread) }];
+  });
+  const whole = both.reduce((sum, { share }) => sum + share, 0);
+  if (whole === 0) return null;
+  const mean = (value: (one: (typeof both)[number]) => number) =>
+    both.reduce((sum, one) => sum + one.share * value(one), 0) / whole;
+  // A card that is read wrong is wrong for all places of a photo: their ± don't cancel out.
+  return { off: mean((one) => one.off), spread: mean((one) => one.spread), says: saysOf(both) };
 }
 
 /** What made most of it: the place that is more apart than photos can be wrong by, if there is one. */

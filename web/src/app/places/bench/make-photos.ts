@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { MatDialog } from '@angular/material/dialog';
-import { farthestOff, makesApart, type MakePhoto, type MakePhotos } from '@aurantia/core/make';
+import { apartFromPlan, farthestOff, makesApart, type MakePhoto, type MakePhotos } from '@aurantia/core/make';
 import type { Observable } from 'rxjs';
 import { BUTTONS } from '../../parts/buttons';
 import { FileField } from '../../parts/fields/file-field';
@@ -55,10 +55,10 @@ import { momentText } from '../../parts/moment-text';
       </li>
     </ul>
     @if (apart().length > 0) {
-      <h4 id="apart">Beside other makes of this design, by their photos</h4>
+      <h4 id="apart">How far it is off by its photos, all together</h4>
       <dl aria-labelledby="apart">
-        @for (one of apart(); track one.number) {
-          <dt>Make {{ one.number }}</dt>
+        @for (one of apart(); track one.from) {
+          <dt>from {{ one.from }}</dt>
           <dd>
             <b>ΔE {{ one.off }} ± {{ one.spread }}</b> {{ one.says }}
           </dd>
@@ -134,14 +134,14 @@ export class MakePhotosStrip {
       says: photo.reading ? `read: ${worst(photo)}` : 'not read yet',
     })),
   );
-  protected readonly apart = computed(() =>
-    makesApart(this.here()).map(({ number, off, spread, says }) => ({
-      number,
-      off: off.toFixed(1),
-      spread: spread.toFixed(1),
-      says,
-    })),
-  );
+  protected readonly apart = computed(() => {
+    const plan = apartFromPlan(this.logged().make, this.here().photos);
+    const from = [
+      ...(plan ? [{ from: 'the plan', ...plan }] : []),
+      ...makesApart(this.here()).map((one) => ({ from: `make ${one.number}`, ...one })),
+    ];
+    return from.map((one) => ({ ...one, off: one.off.toFixed(1), spread: one.spread.toFixed(1) }));
+  });
   private readonly makeId = computed(() => this.logged().make.id);
 
   constructor() {
