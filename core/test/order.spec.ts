@@ -1,7 +1,12 @@
 import * as fc from 'fast-check';
 import type { DesignId } from '../src';
+import { MOST_CUPS_A_MAKE, type MakeId } from '../src/make';
 import {
   batchesOf,
+  cupsAtATime,
+  cupsToBegin,
+  jobOfOrder,
+  orderOfJob,
   ordersCsv,
   orderSchema,
   readOrders,
@@ -81,6 +86,27 @@ it('cups are parted evenly over as many as are laid at once', () => {
       expect(batches).toHaveLength(Math.ceil(cups / Math.max(1, most)));
     }),
   );
+});
+
+it('as many are laid at once as turn, one where nothing turns, and never more than hands can lay', () => {
+  expect([0, 1, 6, 500].map(cupsAtATime)).toEqual([1, 1, 6, MOST_CUPS_A_MAKE]);
+});
+
+it('what is still to be begun of an order is what its makes have not; one that was given up has none', () => {
+  const cups: Readonly<Record<string, number>> = { first: 2, givenUp: 0, second: 5 };
+  const left = (...makes: string[]) => cupsToBegin({ cups: 6, makes: makes as MakeId[] }, (make) => cups[make] ?? 0);
+  expect([left(), left('first'), left('first', 'givenUp'), left('first', 'second')]).toEqual([6, 4, 4, 0]);
+});
+
+it('a job tells whose it is, whatever an order is called; what is no order’s tells so', () => {
+  fc.assert(
+    fc.property(fc.string({ minLength: 1 }), fc.nat({ max: 500 }), (order, at) => {
+      fc.pre(!order.includes('\n'));
+      expect(orderOfJob(jobOfOrder(order as OrderId, at))).toEqual({ order, at });
+    }),
+  );
+  expect(orderOfJob('a-make')).toBeNull();
+  expect(orderOfJob('a/b')).toBeNull();
 });
 
 it('a name is taken away as a word of its own, in any letters, and nothing else with it', () => {
