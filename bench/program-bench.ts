@@ -5,6 +5,7 @@ import { Program } from '../e2e/src/program';
 import { readyRows } from './load-bench';
 import { ratioOf, share, type Row } from './measure';
 import { taskRows } from './task-bench';
+import { timersRow } from './timers-bench';
 import { weekPageRow } from './week-page-bench';
 
 /** A save over the wire into SQLite, against the same bytes written and synced to a plain file. */
@@ -140,6 +141,7 @@ export async function programRows(): Promise<readonly Row[]> {
       ...(await taskRows(program)),
       await withoutGraphics(program),
       await weekPageRow(),
+      await timersRow(),
     ];
   } finally {
     await browser.quit();
