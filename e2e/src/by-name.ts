@@ -24,8 +24,9 @@ const FIND = `
   const [css, name, source, flags, ready] = arguments;
   const text = new RegExp(source.replace(/^\\^/, ''), flags);
   const whole = new RegExp(source, flags);
+  // A word that is explained has no name by the standard: it goes by its text.
   const fits = (one) => {
-    const said = spoken.nameOf(one).replace(/\\s+/g, ' ').trim();
+    const said = (spoken.nameOf(one) || one.textContent).replace(/\\s+/g, ' ').trim();
     return name === null ? whole.test(said) : said === name;
   };
   const bears = (one) =>
