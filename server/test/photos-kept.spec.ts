@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { copyFileSync, existsSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
@@ -121,6 +122,22 @@ test('a picture that no photo of the backup has is brought nowhere', async () =>
   const empty = await into();
   expect((await send(empty, 'restore', zip)).status).toBe(200);
   expect(readdirSync(photos(elsewhere))).toHaveLength(2);
+  expect(existsSync(join(dirname(elsewhere), 'stray.jpg'))).toBe(false);
+});
+
+test('a photo whose id leads out of the folder is none: the backup isn’t read, and nothing is written anywhere', async () => {
+  await taken();
+  const files = unzipSync(await saved());
+  const [photo] = JSON.parse(strFromU8(files['photos.json'])) as object[];
+  const wrong = strToU8(JSON.stringify([{ ...photo, id: '../stray' }]));
+  const stray = strToU8('x');
+  const sum = (bytes: Uint8Array) => createHash('sha256').update(bytes).digest('hex');
+  const manifest = JSON.parse(strFromU8(files['manifest.json'])) as { files: object };
+  const sums = { ...manifest.files, 'photos.json': sum(wrong), 'pictures/../stray.jpg': sum(stray) };
+  const made = { 'photos.json': wrong, 'pictures/../stray.jpg': stray };
+  const zip = zipSync({ ...files, ...made, 'manifest.json': strToU8(JSON.stringify({ ...manifest, files: sums })) });
+  const { status, body } = await send(await into(), 'restore', zip);
+  expect([status, body]).toEqual([422, expect.objectContaining({ detail: expect.stringContaining('isn’t laid out') })]);
   expect(existsSync(join(dirname(elsewhere), 'stray.jpg'))).toBe(false);
 });
 

@@ -20,12 +20,17 @@ const manifestSchema = z.object({
 /** What a backup has a file of each. */
 export const parts = Object.keys(snapshotSchema.shape) as (keyof Snapshot)[];
 export const fileOf = (part: keyof Snapshot): string => `${part}.json`;
-const sum = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex');
+/** A checksum, SHA-256 in hex. */
+export const sumOf = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex');
 
 /** The backup can't be read; the sentence says what to do. */
 export class BackupError extends Error {
   override readonly name = 'BackupError';
 }
+
+/** A file in a backup isn't as it was written. */
+export const damaged = (name: string): BackupError =>
+  new BackupError(`This backup is damaged: “${name}” in it isn’t as it was written. Choose an older one.`);
 
 /**
  * Reads a backup and checks it against its own checksums.
@@ -41,8 +46,7 @@ export function readBackup(bytes: Uint8Array): Snapshot {
   for (const part of there) {
     const name = fileOf(part);
     const file = files[name];
-    if (!file || sum(file) !== manifest.data.files[name])
-      throw new BackupError(`This backup is damaged: “${name}” in it isn’t as it was written. Choose an older one.`);
+    if (!file || sumOf(file) !== manifest.data.files[name]) throw damaged(name);
   }
   const read = snapshotSchema.safeParse(Object.fromEntries(there.map((part) => [part, parsed(files, fileOf(part))])));
   if (!read.success) throw new BackupError('This backup isn’t laid out as Aurantia lays one out. Choose another.');
@@ -60,7 +64,11 @@ export function sumsIn(bytes: Uint8Array): Readonly<Record<string, string>> {
   return manifest.data?.files ?? {};
 }
 
-function unpacked(bytes: Uint8Array, wanted: (name: string) => boolean): Record<string, Uint8Array> {
+/**
+ * Files of a backup by their names.
+ * @throws BackupError when it can't be unpacked, or to more than is good to have in hand
+ */
+export function unpacked(bytes: Uint8Array, wanted: (name: string) => boolean): Readonly<Record<string, Uint8Array>> {
   let size = 0;
   try {
     return unzipSync(bytes, {
@@ -77,7 +85,7 @@ function unpacked(bytes: Uint8Array, wanted: (name: string) => boolean): Record<
   }
 }
 
-function parsed(files: Record<string, Uint8Array>, name: string): unknown {
+function parsed(files: Readonly<Record<string, Uint8Array>>, name: string): unknown {
   try {
     return files[name] ? JSON.parse(strFromU8(files[name])) : null;
   } catch {

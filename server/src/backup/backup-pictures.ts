@@ -1,9 +1,7 @@
-import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, renameSync, rmSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
-import { unzipSync } from 'fflate';
+import { existsSync } from 'node:fs';
+import { mkdir, rename, rm, writeFile } from 'node:fs/promises';
 import { PICTURE_SIZES, pictureFile, pictureName } from '../photos/picture-files';
-import { BackupError, sumsIn } from './backup-file';
+import { damaged, sumOf, sumsIn, unpacked } from './backup-file';
 import type { Snapshot } from './snapshot';
 
 const inZip = (name: string): string => `pictures/${name}`;
@@ -16,8 +14,8 @@ export const picturesOf = (photos: readonly string[], folder: string): readonly 
 
 /** The photos of a backup whose picture it brings along. */
 export function picturedIn(bytes: Uint8Array, { photos }: Snapshot): ReadonlySet<string> {
-  const names = namesIn(bytes);
-  return new Set(photos.map(({ id }) => id).filter((id) => names.has(inZip(pictureName(id, 'large')))));
+  const sums = sumsIn(bytes);
+  return new Set(photos.map(({ id }) => id).filter((id) => inZip(pictureName(id, 'large')) in sums));
 }
 
 /**
@@ -25,40 +23,24 @@ export function picturedIn(bytes: Uint8Array, { photos }: Snapshot): ReadonlySet
  * picture never changes.
  * @throws BackupError where one isn't as it was written
  */
-export function bringPictures(bytes: Uint8Array, { photos }: Snapshot, folder: string): void {
-  const [names, sums] = [namesIn(bytes), sumsIn(bytes)];
+export async function bringPictures(bytes: Uint8Array, { photos }: Snapshot, folder: string): Promise<void> {
+  const sums = sumsIn(bytes);
   const brought: { file: string; half: string }[] = [];
   try {
     for (const { id } of photos)
       for (const size of PICTURE_SIZES) {
         const [name, file] = [inZip(pictureName(id, size)), pictureFile(folder, id, size)];
-        if (!names.has(name) || existsSync(file)) continue;
-        // One at a time: together they may be more than is good to have in hand.
-        const picture = unpacked(bytes, name);
-        if (!picture || createHash('sha256').update(picture).digest('hex') !== sums[name])
-          throw new BackupError(`This backup is damaged: “${name}” in it isn’t as it was written. Choose an older one.`);
-        mkdirSync(folder, { recursive: true, mode: 0o700 });
-        const half = join(folder, `${pictureName(id, size)}.part`);
+        if (!(name in sums) || existsSync(file)) continue;
+        // One at a time: together they may be more than is good to have in hand, and others wait for their answers meanwhile.
+        const picture = unpacked(bytes, (one) => one === name)[name];
+        if (!picture || sumOf(picture) !== sums[name]) throw damaged(name);
+        await mkdir(folder, { recursive: true, mode: 0o700 });
+        const half = `${file}.part`;
         brought.push({ file, half });
-        writeFileSync(half, picture);
+        await writeFile(half, picture);
       }
-    for (const { file, half } of brought) renameSync(half, file);
+    for (const { file, half } of brought) await rename(half, file);
   } finally {
-    for (const { half } of brought) rmSync(half, { force: true });
-  }
-}
-
-function namesIn(bytes: Uint8Array): ReadonlySet<string> {
-  const names = new Set<string>();
-  unzipSync(bytes, { filter: ({ name }) => names.add(name) === null });
-  return names;
-}
-
-function unpacked(bytes: Uint8Array, wanted: string): Uint8Array | null {
-  try {
-    return unzipSync(bytes, { filter: ({ name }) => name === wanted })[wanted] ?? null;
-  } catch {
-    // What can't be unpacked isn't as it was written: the caller says so.
-    return null;
+    for (const { half } of brought) await rm(half, { force: true });
   }
 }

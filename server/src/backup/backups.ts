@@ -109,7 +109,7 @@ export class Backups {
     const snapshot = readBackup(bytes);
     const name = `aurantia-before-restore-${now.toISOString().replace(/[:.]/g, '-')}.zip`;
     this.write(name, await this.make());
-    bringPictures(bytes, snapshot, this.pictures);
+    await bringPictures(bytes, snapshot, this.pictures);
     await restore(this.store, snapshot);
     return name;
   }

@@ -59,11 +59,11 @@ export const snapshotSchema = z.strictObject({
       z.strictObject({ id, unknown: id, make_id: id, coat: z.string().max(200), at: when, said: z.string().max(20), ...body }),
     )
     .default([]),
-  /** what is known of photos; the pictures themselves stay in their folder */
+  /** what is known of photos; their ids name the files their pictures lie in, so nothing but a UUID is one */
   photos: z
     .array(
       z.strictObject({
-        id,
+        id: z.uuid(),
         make_id: id,
         at: when,
         coat: z.string().max(200).nullable(),

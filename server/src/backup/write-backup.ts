@@ -3,7 +3,7 @@ import { closeSync, openSync, readFileSync, writeFileSync } from 'node:fs';
 import { strToU8, Zip, ZipDeflate } from 'fflate';
 import type { Store } from '../store/open-store';
 import { together } from '../store/together';
-import { BACKUP_FORMAT, BACKUP_VERSION, fileOf, parts } from './backup-file';
+import { BACKUP_FORMAT, BACKUP_VERSION, fileOf, parts, sumOf } from './backup-file';
 import { picturesOf } from './backup-pictures';
 import { snapshotRows } from './snapshot-rows';
 
@@ -56,7 +56,7 @@ async function write(store: Store, pictures: string | null, put: (bytes: Uint8Ar
   // Pictures never change: nobody's saving has to wait for them. One that went from the folder meanwhile is passed over.
   for (const { name, file } of pictures === null ? [] : picturesOf(photos, pictures)) {
     const bytes = readFileSync(file);
-    sums[name] = createHash('sha256').update(bytes).digest('hex');
+    sums[name] = sumOf(bytes);
     fileIn(zip, name, AS_IT_IS).push(bytes, true);
   }
   const manifest = { format: BACKUP_FORMAT, version: BACKUP_VERSION, files: sums };

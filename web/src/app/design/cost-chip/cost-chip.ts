@@ -29,7 +29,6 @@ const SETTLED = 500;
       display: grid;
       justify-items: start;
       padding: 0;
-      color: inherit;
       text-align: left;
     }
     b {

@@ -73,15 +73,19 @@ export class BoardView {
         key: one.work.key,
         pinned: one.pinned,
         label: `${one.work.titles.join(', then ')}, ${jobText(planned.job)}: ${this.told(one)}`,
-        initial: one.person === null ? '' : this.nameOf()(one.person).slice(0, 1),
+        name: one.person === null || !this.several() ? '' : this.nameOf()(one.person),
         hands: hands && placed(hands),
-        room: hands ? hands.to - hands.from > 0.014 : false,
         wait: wait && placed(wait),
         open: open && placed(open),
         closing: closing && placed(closing),
       })),
     })),
   );
+  /** more than one person works: then a step says whose hands it takes */
+  private readonly several = computed(() => {
+    const people = this.board().rows.flatMap(({ planned }) => planned.works.flatMap(({ person }) => person ?? []));
+    return new Set(people).size > 1;
+  });
   /** the one step that the tab key stops at */
   protected readonly stop = computed(() => {
     const all = this.rows().flatMap(({ id, steps }) =>
