@@ -24,3 +24,17 @@ export const upTo = (make: Make, coat: CoatId): LogEntry[] =>
       make.steps.findIndex((step) => step.coat === coat),
     )
     .map((step, i) => entry(i, { what: 'done', coat: step.coat }));
+/** Made as planned, to the minute; `poured` by coat where it was other. */
+export function asPlanned(make: Make, poured: Readonly<Record<string, Record<string, number>>> = {}, late = 0): LogEntry[] {
+  let at = 0;
+  return make.steps.flatMap((step) => {
+    const begun = at;
+    at += step.handsOn;
+    const done = at;
+    at += step.wait.minutes + late;
+    return [
+      entry(begun, { what: 'begun', coat: step.coat }),
+      entry(done, { what: 'done', coat: step.coat, poured: poured[step.coat] ?? {} }),
+    ];
+  });
+}

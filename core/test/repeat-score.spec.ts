@@ -1,23 +1,9 @@
 import fc from 'fast-check';
 import { metricUnits, tidy } from '../src';
 import { repeatScore, type LogEntry, type Make, type RoomMoment } from '../src/make';
-import { coatOf, entry, made, START, MINUTE } from './made';
+import { asPlanned, coatOf, entry, made, START, MINUTE } from './made';
 import { demoNames } from './workshop';
 
-/** Made as planned, to the minute; `poured` by coat where it was other. */
-function asPlanned(make: Make, poured: Readonly<Record<string, Record<string, number>>> = {}, late = 0): LogEntry[] {
-  let at = 0;
-  return make.steps.flatMap((step) => {
-    const begun = at;
-    at += step.handsOn;
-    const done = at;
-    at += step.wait.minutes + late;
-    return [
-      entry(begun, { what: 'begun', coat: step.coat }),
-      entry(done, { what: 'done', coat: step.coat, poured: poured[step.coat] ?? {} }),
-    ];
-  });
-}
 const roomOf = (celsius: number): RoomMoment[] =>
   Array.from({ length: 20 }, (_, i) => ({ at: START + i * 10 * MINUTE, celsius, humidity: null }));
 const scoreOf = (make: Make, log: readonly LogEntry[], room: readonly RoomMoment[] = []) => {

@@ -117,8 +117,7 @@ export async function tick(browser: Browser, name: string | RegExp): Promise<voi
 export const valueOf = (browser: Browser, name: string): Promise<string> =>
   withNamed(browser, 'input, textarea', name, async (field) => (await field.getAttribute('value')) ?? '');
 
-/** Opens a drop-down by its label. */
-/** Opens a drop-down; where the page moved under the pointer and the press went beside it, with another one. */
+/** Opens a drop-down by its label; where the page moved under the pointer and the press went beside it, with another one. */
 export async function openList(browser: Browser, label: string): Promise<void> {
   const opens = () =>
     withNamed(browser, 'mat-select', label, async (list) => (await list.getAttribute('aria-expanded')) === 'true');

@@ -9,8 +9,7 @@ import { Program } from './program';
 
 const FOLDER = join(__dirname, '..', '..', 'docs', 'screenshots');
 
-/** Every main view, from the demo data, in the order the README shows them. */
-/** Every picture: `fresh` ones are of the day the demo began, before any cup was made. */
+/** A picture of every main view, from the demo data: `fresh` ones are of the day the demo began, before any cup was made. */
 const shots: readonly {
   name: string;
   path: string;
@@ -95,19 +94,6 @@ const shots: readonly {
     says: /Copper Eaves, make 3/,
   },
   {
-    name: 'repeat',
-    path: '/log',
-    says: /Copper Eaves, make 3/,
-    then: async (browser) => {
-      await press(browser, /^Copper Eaves, make 3/);
-      await reads(browser, 'The cup is done', 'au-coat-work');
-      await press(browser, 'What happened so far');
-      await reads(browser, 'The room meanwhile', 'au-make-score');
-      await reads(browser, 'this one', 'au-make-score');
-      await drawn(browser);
-    },
-  },
-  {
     name: 'photo',
     path: '/log',
     says: /Copper Eaves, make 3/,
@@ -117,6 +103,20 @@ const shots: readonly {
       await press(browser, /beside the plan$/);
       await press(browser, 'Read its colours', 'mat-dialog-container button');
       await reads(browser, /Foot\s+ΔE/, 'mat-dialog-container table');
+    },
+  },
+  {
+    name: 'repeat',
+    path: '/log',
+    says: /Copper Eaves, make 3/,
+    then: async (browser) => {
+      await press(browser, /^Copper Eaves, make 3/);
+      await reads(browser, 'The cup is done', 'au-coat-work');
+      await press(browser, 'What happened so far');
+      await reads(browser, 'The room meanwhile', 'au-make-score');
+      await reads(browser, 'this one', 'au-make-score');
+      await reads(browser, 'from the plan', 'au-make-photos');
+      await drawn(browser);
     },
   },
   // Last: they lay coats, and make a cup.
@@ -190,6 +190,7 @@ async function main(): Promise<void> {
       await browser.get(`${program.address}${path}`);
       await reads(browser, says);
       await then?.(browser);
+      if (path.startsWith('/designs/')) await reads(browser, 'a cup costs', 'au-cost-chip');
       if (path.startsWith('/designs') || path === '/cups') await painted(browser);
       await picture(browser, join(FOLDER, `${name}.png`));
       process.stdout.write(`docs/screenshots/${name}.png\n`);

@@ -1,6 +1,7 @@
-import { deltaE2000, hexOfLab, type Lab } from '../colour';
+import { deltaE2000, hexOfLab } from '../colour';
 import type { ExpectedPlace, SeenPlace } from '../cup-photo';
 import type { MakePhoto, PhotoReading } from './make-photo';
+import { othersSeen } from './seen-together';
 
 /** A place of a photo beside what it should look like, and beside the latest other make that was read. */
 export interface PlaceBeside extends SeenPlace {
@@ -13,12 +14,13 @@ export interface PlaceBeside extends SeenPlace {
 /** Share of what is seen well below which a place is a sliver: nobody compares it. */
 const SLIVER = 0.005;
 
-/** Places as they are told. @param others photos of other makes of the design, the latest first */
+/** Places as they are told. @param others photos of other makes of the design */
 export function placesBeside(
   seen: readonly SeenPlace[],
   expected: readonly ExpectedPlace[],
   others: readonly MakePhoto[],
 ): readonly PlaceBeside[] {
+  const makes = othersSeen(others);
   const should = new Map(expected.map((place) => [place.id, hexOfLab(place.expected)]));
   return seen
     .filter(({ share }) => share > SLIVER)
@@ -26,14 +28,14 @@ export function placesBeside(
       ...place,
       expected: should.get(place.id) ?? place.hex,
       telling: place.off > 2 * place.spread,
-      other: besideOther(place, others),
+      other: besideOther(place, makes),
     }));
 }
 
-function besideOther({ id, lab, spread }: SeenPlace, others: readonly MakePhoto[]): PlaceBeside['other'] {
-  for (const { number, reading } of others) {
-    const there = reading?.places.find((place) => place.id === id);
-    if (there) return { number, off: deltaE2000(lab, there.lab as Lab), spread: Math.hypot(spread, there.spread) };
+function besideOther({ id, lab, spread }: SeenPlace, makes: ReturnType<typeof othersSeen>): PlaceBeside['other'] {
+  for (const { number, places } of makes) {
+    const there = places.find((place) => place.id === id);
+    if (there) return { number, off: deltaE2000(lab, there.lab), spread: Math.hypot(spread, there.spread) };
   }
   return null;
 }

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { MatDialog } from '@angular/material/dialog';
-import { apartFromPlan, farthestOff, makesApart, type MakePhoto, type MakePhotos } from '@aurantia/core/make';
+import { farthestOff, photosApart, type MakePhoto, type MakePhotos } from '@aurantia/core/make';
 import type { Observable } from 'rxjs';
 import { BUTTONS } from '../../parts/buttons';
 import { FileField } from '../../parts/fields/file-field';
@@ -135,10 +135,11 @@ export class MakePhotosStrip {
     })),
   );
   protected readonly apart = computed(() => {
-    const plan = apartFromPlan(this.logged().make, this.here().photos);
+    const { make, entries } = this.logged();
+    const { plan, makes } = photosApart(make, entries, this.here());
     const from = [
       ...(plan ? [{ from: 'the plan', ...plan }] : []),
-      ...makesApart(this.here()).map((one) => ({ from: `make ${one.number}`, ...one })),
+      ...makes.map((one) => ({ from: `make ${one.number}`, ...one })),
     ];
     return from.map((one) => ({ ...one, off: one.off.toFixed(1), spread: one.spread.toFixed(1) }));
   });

@@ -1,15 +1,15 @@
 import { deltaE2000, hexOfLab, labOf, planOf, reflectanceOf } from '../src';
 import { readCupPhoto } from '../src/cup-photo';
 import {
-  apartFromPlan,
   expectedPlaces,
-  makeOf,
-  makesApart,
   makePhotoSchema,
+  othersSeen,
+  photosApart,
+  placesBeside,
   seenTogether,
-  type MakeId,
   type MakePhoto,
 } from '../src/make';
+import { asPlanned, made, MINUTE } from './made';
 import { photographed, type Camera } from './photographed';
 import { demoFile, demoNames, workshop } from './workshop';
 
@@ -53,7 +53,7 @@ function readPhoto(
     id: `${number}-${camera.seed}`,
     make: `make-${number}`,
     number,
-    at: '2026-11-30T10:00:00.000Z',
+    at: '2027-01-30T10:00:00.000Z',
     coat: null,
     width: 600,
     height: 800,
@@ -100,9 +100,17 @@ test('photos that contradict each other are no surer for being two', () => {
   expect(together.spread).toBeGreaterThan(5);
 });
 
+const ofCopper = made('copper-eaves');
+const planned = Object.fromEntries(expectedPlaces(ofCopper).map(({ id, expected }) => [id, hexOfLab(expected)]));
+
 test('two makes alike are no more apart than photos can be wrong by, for every demo design', () => {
   for (const name of demoNames) {
-    const [apart] = makesApart({ photos: [photo(name, cameras[0], 2)], others: [photo(name, cameras[1], 1)] });
+    const make = made(name);
+    const { makes } = photosApart(make, asPlanned(make), {
+      photos: [photo(name, cameras[0], 2)],
+      others: [photo(name, cameras[1], 1)],
+    });
+    const [apart] = makes;
     expect(apart.number).toBe(1);
     expect(apart.says).toMatch(/^No more apart than photos can be wrong by, in \d+ places?\.$/);
     expect(apart.off).toBeLessThan(2 * apart.spread);
@@ -113,31 +121,66 @@ test('a place that came out another colour is named with how far it is off, make
   const own = photo('copper-eaves', cameras[0], 3);
   const [largest] = [...(own.reading?.places ?? [])].sort((one, other) => other.share - one.share);
   const others = [photo('copper-eaves', cameras[1], 1), photo('copper-eaves', cameras[2], 2, { [largest.id]: '#3a6ea8' })];
-  const [second, first] = makesApart({ photos: [own], others });
+  const [second, first] = photosApart(ofCopper, asPlanned(ofCopper), { photos: [own], others }).makes;
   expect([second.number, first.number]).toEqual([2, 1]);
   expect(second.says).toMatch(new RegExp(`^Most in ${largest.name}: ΔE \\d\\d`));
   expect(second.off).toBeGreaterThan(first.off + 5);
 });
 
 test('a make is told beside its plan: as planned no more off than photos can be wrong by, else with the place that is', () => {
-  const { design, shelf, settings } = demoFile('copper-eaves');
-  const make = makeOf(
-    { id: 'make-1' as MakeId, cups: 1, label: '' },
-    { design, revision: 1, workshop: { shelf, settings }, number: 1, at: '2026-11-30T10:00:00.000Z' },
-  );
-  const planned = Object.fromEntries(expectedPlaces(make).map(({ id, expected }) => [id, hexOfLab(expected)]));
-  const asPlanned = photo('copper-eaves', cameras[0], 1, planned);
-  expect(apartFromPlan(make, [asPlanned])?.says).toMatch(/^No more apart/);
-  const [largest] = [...(asPlanned.reading?.places ?? [])].sort((one, other) => other.share - one.share);
-  const other = apartFromPlan(make, [photo('copper-eaves', cameras[2], 1, { ...planned, [largest.id]: '#3a6ea8' })]);
+  const fromPlan = (...photos: MakePhoto[]) => photosApart(ofCopper, asPlanned(ofCopper), { photos, others: [] }).plan;
+  const good = photo('copper-eaves', cameras[0], 1, planned);
+  expect(fromPlan(good)?.says).toMatch(/^No more apart/);
+  const [largest] = [...(good.reading?.places ?? [])].sort((one, other) => other.share - one.share);
+  const other = fromPlan(photo('copper-eaves', cameras[2], 1, { ...planned, [largest.id]: '#3a6ea8' }));
   expect(other?.says).toMatch(new RegExp(`^Most in ${largest.name}`));
-  expect(apartFromPlan(make, [])).toBeNull();
+  expect(fromPlan()).toBeNull();
+});
+
+test('a photo from before the last coat was on shows another cup: it counts for nothing', () => {
+  const log = asPlanned(ofCopper);
+  const good = photo('copper-eaves', cameras[0], 1, planned);
+  const early: MakePhoto = { ...photo('copper-eaves', cameras[1], 1, { foot: '#ffffff' }), at: ofCopper.at };
+  const told = (photos: MakePhoto[], entries = log) =>
+    photosApart(ofCopper, entries, { photos, others: [{ ...good, number: 7 }] });
+  expect(told([early])).toEqual({ plan: null, makes: [] });
+  expect(told([early, good])).toEqual(told([good]));
+  // A cup that isn't finished is beside nothing yet.
+  expect(told([good], log.slice(0, -1))).toEqual({ plan: null, makes: [] });
+});
+
+test('of another make the latest photos count, not those of a coat before', () => {
+  const at = (photo: MakePhoto, minutes: number): MakePhoto => ({
+    ...photo,
+    at: new Date(Date.parse(photo.at) + minutes * MINUTE).toISOString(),
+  });
+  const good = photo('copper-eaves', cameras[0], 1, planned);
+  const early = photo('copper-eaves', cameras[1], 1, { foot: '#ffffff' });
+  const [seen] = othersSeen([good, at(early, -300), at({ ...early, reading: null }, 600)]);
+  expect(seen.places).toEqual(seenTogether([good]));
+  const [both] = othersSeen([good, at(photo('copper-eaves', cameras[1], 1, planned), 20)]);
+  expect(both.places[0].spread).toBeLessThan(seen.places[0].spread);
+});
+
+test('the photo’s own pane compares with other makes by the same figures', () => {
+  const own = photo('copper-eaves', cameras[0], 2, planned);
+  const others = [photo('copper-eaves', cameras[1], 1, planned), photo('copper-eaves', cameras[2], 1, planned)];
+  const places = own.reading?.places ?? [];
+  const told = placesBeside(places as Parameters<typeof placesBeside>[0], expectedPlaces(ofCopper), others);
+  const together = new Map(seenTogether(others).map((place) => [place.id, place]));
+  for (const { id, lab, other } of told) {
+    const there = together.get(id);
+    expect(other?.off).toBe(there && deltaE2000(lab, there.lab));
+  }
+  expect(told.length).toBeGreaterThan(1);
 });
 
 test('without a photo that was read, or with nothing that both show, nothing is said', () => {
+  const log = asPlanned(ofCopper);
   const own = photo('copper-eaves', cameras[0], 2);
   const unread = { ...own, number: 1, reading: null };
-  expect(makesApart({ photos: [], others: [own] })).toEqual([]);
-  expect(makesApart({ photos: [{ ...own, reading: null }], others: [{ ...own, number: 1 }] })).toEqual([]);
-  expect(makesApart({ photos: [own], others: [unread] })).toEqual([]);
+  const makes = (photos: MakePhoto[], others: MakePhoto[]) => photosApart(ofCopper, log, { photos, others }).makes;
+  expect(makes([], [own])).toEqual([]);
+  expect(makes([{ ...own, reading: null }], [{ ...own, number: 1 }])).toEqual([]);
+  expect(makes([own], [unread])).toEqual([]);
 });
