@@ -4,7 +4,9 @@ import {
   learn,
   learnFrom,
   learnHold,
+  learning,
   learntFrom,
+  learntOf,
   measured,
   randomStream,
   readingSchema,
@@ -13,6 +15,7 @@ import {
   usualSpread,
   type About,
   type KeptReading,
+  type Learning,
   type Reading,
 } from '../src';
 import cases from './data/reference-cases.json';
@@ -63,6 +66,21 @@ function maker(seed: number) {
     return { about, mixed, lost: mixed - weighed(8, pot) - weighed(250, mixed - pot - glove) };
   };
   return { truth, once };
+}
+/** What was read of it, so many times as much. */
+function slipped(reading: Reading, times: number): Reading {
+  switch (reading.about) {
+    case 'hold':
+      return { ...reading, kept: reading.kept * times };
+    case 'pot':
+      return { ...reading, left: reading.left * times };
+    case 'glove':
+      return { ...reading, lost: reading.lost * times };
+    case 'drop':
+      return { ...reading, ml: reading.ml * times };
+    case 'cure':
+      return { ...reading, minutes: reading.minutes * times };
+  }
 }
 /** Two coats of a kind in each of eight makes. */
 const eightMakes = (one: ReturnType<typeof maker>, about: About) => Array.from({ length: 16 }, () => measured(one.once(about)));
@@ -117,6 +135,43 @@ test('the course of what is known ends where all readings at once do, and never 
     expect(Math.abs(last.value / learnt.now.value - 1)).toBeLessThan(0.01);
     for (let i = 1; i < learnt.course.length; i += 1) expect(learnt.course[i].spread).toBeLessThan(learnt.course[i - 1].spread);
   }
+});
+
+test('readings taken in one by one teach the same as all of them at once, slips among them', () => {
+  const differing: string[] = [];
+  for (const about of abouts)
+    for (let seed = 1; seed <= 4; seed += 1) {
+      const one = maker(seed);
+      const random = randomStream(seed);
+      const all = kept(
+        Array.from({ length: 90 }, () => slipped(one.once(about), random() < 0.12 ? 2.5 : 1)),
+        Array.from({ length: 90 }, () => (random() < 0.05 ? 'slip' : random() < 0.03 ? 'stands' : 'nothing')),
+      );
+      let soFar: Learning | null = null;
+      for (let count = 1; count <= all.length; count += 1) {
+        soFar = learning(all.slice(0, count), usual[about], soFar);
+        if (count % 15 > 0) continue;
+        const anew = learning(all.slice(0, count), usual[about]);
+        if (JSON.stringify(soFar && learntOf(soFar)) !== JSON.stringify(anew && learntOf(anew)))
+          differing.push(`${about}, maker ${seed}, ${count} readings`);
+      }
+      expect(soFar?.from.aside.length).toBeGreaterThan(0);
+    }
+  expect(differing).toEqual([]);
+});
+
+test('what was learnt so far is gone on from only where it still holds', () => {
+  const one = maker(5);
+  const all = kept(Array.from({ length: 60 }, () => one.once('pot')));
+  const soFar = learning(all.slice(0, 59), usual.pot);
+  const changed: [string, readonly KeptReading[], number][] = [
+    ['one is gone', all.slice(1), usual.pot],
+    ['one was a slip', all.map((of, i) => (i === 3 ? { ...of, said: 'slip' } : of)), usual.pot],
+    ['more was known before', all, 3],
+    ['only some are left', all.slice(0, 20), usual.pot],
+  ];
+  for (const [what, readings, value] of changed)
+    expect([what, learning(readings, value, soFar)?.from.belief]).toEqual([what, learning(readings, value)?.from.belief]);
 });
 
 test('a reading of nothing, and one that no hold could make, leave a sound belief', () => {

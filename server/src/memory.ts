@@ -5,7 +5,7 @@ import { CupsStore } from './cups/cups-store';
 import { DesignMarksStore } from './designs/design-marks';
 import { DesignsStore } from './designs/designs-store';
 import { Summaries } from './designs/summaries';
-import { LearntStore } from './learnt/learnt-store';
+import { LearntStore, type LearntSoFar } from './learnt/learnt-store';
 import { DevicesHere } from './devices/devices';
 import { RoomStore } from './devices/room-store';
 import { MakeChanges } from './makes/make-changes';
@@ -71,6 +71,7 @@ export const memoryOf = (
     pictures = true,
     makeChanges = new MakeChanges(),
     clock = new WorkshopClock(),
+    soFar = new Map() as LearntSoFar,
     devices = new DevicesHere(() => clock.now()),
   } = {},
 ): Memory => {
@@ -83,10 +84,10 @@ export const memoryOf = (
     cups: new CupsStore(store),
     palettes: new PalettesStore(store),
     workshop,
-    makes: new MakesStore(store),
+    makes: new MakesStore(store, soFar),
     makeChanges,
     photos: new PhotosStore(store, join(dirname(file), 'photos')),
-    learnt: new LearntStore(store),
+    learnt: new LearntStore(store, soFar),
     orders: new OrdersStore(store),
     week: new WeekStore(store),
     money: new MoneyStore(store),
@@ -101,7 +102,7 @@ export const memoryOf = (
     }),
     aside,
     together: (work) =>
-      together(store, (within) => work(memoryOf(within, file, { aside, pictures, makeChanges, clock, devices }))),
+      together(store, (within) => work(memoryOf(within, file, { aside, pictures, makeChanges, clock, soFar, devices }))),
   };
 };
 

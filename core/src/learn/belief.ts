@@ -26,8 +26,9 @@ const FARTHEST = 4;
  * What is known after measuring: the most likely value, with its curvature as the spread. The prior is one more reading, of the
  * logarithm (normal prior, normal errors: Gauss–Newton; J. Nocedal and S. Wright, "Numerical Optimization", chapter 10).
  * @param near where the answer is looked for first
+ * @param settled a share of the value; a last step smaller than this is the end
  */
-export function learn(prior: Belief, readings: readonly Measured[], near: Belief = prior): Belief {
+export function learn(prior: Belief, readings: readonly Measured[], near: Belief = prior, settled = SETTLED): Belief {
   const start = Math.log(prior.value);
   let at = Math.log(near.value);
   let cost = costAt(at, prior, readings);
@@ -36,24 +37,23 @@ export function learn(prior: Belief, readings: readonly Measured[], near: Belief
     let move = Math.min(start + FARTHEST - at, Math.max(start - FARTHEST - at, -slope / curve));
     let next = costAt(at + move, prior, readings);
     // A model that bends may be stepped over: half as far until it is better.
-    while (next > cost && Math.abs(move) > SETTLED) {
+    while (next > cost && Math.abs(move) > settled) {
       move /= 2;
       next = costAt(at + move, prior, readings);
     }
     if (next > cost) break;
     at += move;
     cost = next;
-    if (Math.abs(move) < SETTLED) break;
+    if (Math.abs(move) < settled) break;
   }
   return { value: Math.exp(at), spread: 1 / Math.sqrt(slopeAt(at, prior, readings).curve) };
 }
 
 function costAt(at: number, prior: Belief, readings: readonly Measured[]): number {
   const value = Math.exp(at);
-  return readings.reduce(
-    (sum, { observed, error, expected }) => sum + ((observed - expected(value).reads) / error) ** 2,
-    ((at - Math.log(prior.value)) / prior.spread) ** 2,
-  );
+  let cost = ((at - Math.log(prior.value)) / prior.spread) ** 2;
+  for (const { observed, error, expected } of readings) cost += ((observed - expected(value).reads) / error) ** 2;
+  return cost;
 }
 
 /** Half the slope of the cost in the logarithm, and half its curvature as Gauss and Newton have it. */

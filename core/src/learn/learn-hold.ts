@@ -8,14 +8,17 @@ export interface HoldWeighing {
   readonly error: number;
 }
 
+/** By how many flakes deep more stays of a pour for each flake more that the glue holds. */
+export function keptSlope(poured: number, hold: number): number {
+  const bare = Math.exp(-poured / hold);
+  return 1 - bare - (poured / hold) * bare;
+}
+
 /** What such a weighing says of what the glue holds: `kept = hold · (1 − e^(−poured/hold))`. */
 export const holdMeasured = ({ poured, kept, error }: HoldWeighing): Measured => ({
   observed: kept,
   error,
-  expected: (hold) => {
-    const bare = Math.exp(-poured / hold);
-    return { reads: keptDepth(poured, hold), slope: 1 - bare - (poured / hold) * bare };
-  },
+  expected: (hold) => ({ reads: keptDepth(poured, hold), slope: keptSlope(poured, hold) }),
 });
 
 /**

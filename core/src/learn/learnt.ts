@@ -1,7 +1,7 @@
 import * as z from 'zod';
-import { learn, type Belief } from './belief';
+import { learn, type Belief, type Measured } from './belief';
 import { abouts, before, measured, readingSchema, unknownOf } from './reading';
-import { learnFrom, off } from './set-aside';
+import { learnFrom, learnMore, off, type LearntFrom } from './set-aside';
 
 const beliefSchema = z.object({ value: z.number(), spread: z.number() });
 
@@ -34,34 +34,70 @@ export const learntSchema = z.object({
 });
 export type NamedLearnt = z.infer<typeof learntSchema>['learnt'][number];
 
+type Heard = KeptReading & Measured;
+
+/** What the readings of one unknown say together, in a form that more of them can be added to. */
+export interface Learning {
+  readonly prior: Belief;
+  /** the first first, slips as well */
+  readonly readings: readonly Heard[];
+  readonly from: LearntFrom<Heard>;
+}
+
 /**
- * What all readings of one unknown teach.
+ * Takes readings of one unknown together. What was said of the first of them is gone on from, where it still holds: they are the
+ * same readings, its maker says the same of them, and as much was known before.
  * @param value what was known of it before any
  */
-export function learntFrom(readings: readonly KeptReading[], value: number): Learnt | null {
+export function learning(readings: readonly KeptReading[], value: number, soFar: Learning | null = null): Learning | null {
   const [first] = readings;
   if (!first) return null;
-  const { about } = first.reading;
-  const prior = before(about, value);
-  const all = readings.map((kept) => ({ ...kept, ...measured(kept.reading) }));
-  const heard = all.filter(({ said }) => said !== 'slip');
-  const { belief, aside, counted } = learnFrom(prior, heard, ({ said }) => said === 'stands');
-  const asked = new Set(aside.map(({ id }) => id));
-  const course: Belief[] = [prior];
-  for (const one of counted) course.push(learn(course[course.length - 1], [one]));
+  const prior = before(first.reading.about, value);
+  const known = soFar !== null && soFar.prior.value === value && isBeginning(soFar.readings, readings) ? soFar : null;
+  const all = [...(known?.readings ?? []), ...readings.slice(known?.readings.length ?? 0).map(heardOf)];
+  const counting = all.filter(({ said }) => said !== 'slip');
+  const stands = ({ said }: Heard) => said === 'stands';
   return {
-    of: unknownOf(first.reading),
-    about,
-    item: 'item' in first.reading ? first.reading.item : null,
+    prior,
+    readings: all,
+    from: known ? learnMore(prior, counting, known.from, stands) : learnFrom(prior, counting, stands),
+  };
+}
+
+const isBeginning = (some: readonly KeptReading[], all: readonly KeptReading[]): boolean =>
+  some.length <= all.length && some.every(({ id, said }, i) => id === all[i].id && said === all[i].said);
+
+/** Field by field: objects that were copied are ten times slower to read, and these are read thousands of times. */
+function heardOf({ id, at, said, reading }: KeptReading): Heard {
+  const { observed, error, expected } = measured(reading);
+  return { id, at, said, reading, observed, error, expected };
+}
+
+/** All that is known of an unknown, from what its readings say together. */
+export function learntOf({ prior, readings, from }: Learning): Learnt {
+  const [{ reading: first }] = readings;
+  const asked = new Set(from.aside.map(({ id }) => id));
+  const course: Belief[] = [prior];
+  for (const one of from.counted) course.push(learn(course[course.length - 1], [one]));
+  return {
+    of: unknownOf(first),
+    about: first.about,
+    item: 'item' in first ? first.item : null,
     before: prior,
-    now: belief,
-    readings: all.map(({ id, at, reading, said, ...one }) => ({
-      ...{ id, at, reading, said },
-      state: said === 'slip' ? 'slip' : asked.has(id) ? 'asked' : 'counts',
-      off: off(one, belief),
+    now: from.belief,
+    readings: readings.map((one) => ({
+      ...{ id: one.id, at: one.at, reading: one.reading, said: one.said },
+      state: one.said === 'slip' ? 'slip' : asked.has(one.id) ? 'asked' : 'counts',
+      off: off(one, from.belief),
     })),
     course,
   };
+}
+
+/** What all readings of one unknown teach, learnt from scratch. @param value what was known of it before any */
+export function learntFrom(readings: readonly KeptReading[], value: number): Learnt | null {
+  const all = learning(readings, value);
+  return all && learntOf(all);
 }
 
 /** One standard deviation either way of what is known. */

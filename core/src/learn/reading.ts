@@ -2,6 +2,7 @@ import * as z from 'zod';
 import { cureFactor, GLOVE_LOSS_SHARE, POT_LOSS_ML } from '../resin';
 import { keptDepth } from '../glitter';
 import type { Belief, Measured } from './belief';
+import { keptSlope } from './learn-hold';
 
 const item = z.string().min(1).max(100);
 const amount = z.number().min(0).max(10_000);
@@ -59,13 +60,15 @@ export function measured(reading: Reading): Measured {
         observed: reading.kept,
         // The more of a pour stays, the less what stays says of the hold; and the less another hold would change it.
         error: Math.hypot(WEIGHED_WITHIN, VARIES.hold * reading.kept * Math.max(0, 1 - reading.kept / grams)),
-        expected: (hold) => ({
-          reads: sumOf(reading.pours, ({ grams: of, deep }) => (deep > 0 ? (of * keptDepth(deep, hold)) / deep : 0)),
-          slope: sumOf(reading.pours, ({ grams: of, deep }) => {
-            const bare = Math.exp(-deep / hold);
-            return deep > 0 ? (of * (1 - bare - (deep / hold) * bare)) / deep : 0;
-          }),
-        }),
+        expected: (hold) => {
+          let [reads, slope] = [0, 0];
+          for (const { grams: of, deep } of reading.pours) {
+            if (deep <= 0) continue;
+            reads += (of * keptDepth(deep, hold)) / deep;
+            slope += (of * keptSlope(deep, hold)) / deep;
+          }
+          return { reads, slope };
+        },
       };
     }
     case 'pot':
@@ -98,8 +101,6 @@ function times(read: number, one: number, varies: number): Measured {
     expected: (value) => ({ reads: Math.log(one * value), slope: 1 / value }),
   };
 }
-
-const sumOf = <One>(all: readonly One[], of: (one: One) => number): number => all.reduce((sum, one) => sum + of(one), 0);
 
 /** What each can be at all: no jar, no hand and no room is beyond, whatever a weighing that somebody stands by says. */
 const can: Readonly<Record<About, readonly [least: number, most: number]>> = {

@@ -6,6 +6,12 @@ export const WILD = 3.5;
 /** Readings that seem wild and are looked at truly, at a time. */
 const LOOKED_AT = 3;
 
+/** Of so few, which one is wild depends on which was looked at first; all of them are looked at within a millisecond or two. */
+const FEW = 50;
+
+/** How near an answer is looked for that only says which reading is wild: a ten thousandth of it. */
+const ROUGHLY = 1e-4;
+
 export interface LearntFrom<Reading extends Measured> {
   readonly belief: Belief;
   /** those that count, and those that are too far from what the others say */
@@ -23,25 +29,59 @@ export function learnFrom<Reading extends Measured>(
   readings: readonly Reading[],
   sure: (reading: Reading) => boolean = () => false,
 ): LearntFrom<Reading> {
-  const counted = [...readings];
-  const aside: Reading[] = [];
-  let belief = prior;
+  return onceSetAside(prior, { belief: prior, counted: readings, aside: [] }, sure);
+}
+
+/**
+ * The same where the first of the readings were learnt from already: only the others are taken in. All are looked at anew if one
+ * that was set aside seems sound beside them.
+ * @param known what `learnFrom` said of the first of `readings`, with the same prior and the same ones stood by
+ */
+export function learnMore<Reading extends Measured>(
+  prior: Belief,
+  readings: readonly Reading[],
+  known: LearntFrom<Reading>,
+  sure: (reading: Reading) => boolean = () => false,
+): LearntFrom<Reading> {
+  if (readings.length <= FEW) return learnFrom(prior, readings, sure);
+  const more = readings.slice(known.counted.length + known.aside.length);
+  const learnt = onceSetAside(prior, { ...known, counted: [...known.counted, ...more] }, sure);
+  const soundNow = known.aside.some((reading) => off(reading, learnt.belief) <= WILD);
+  return soundNow ? learnFrom(prior, readings, sure) : learnt;
+}
+
+function onceSetAside<Reading extends Measured>(
+  prior: Belief,
+  known: LearntFrom<Reading>,
+  sure: (reading: Reading) => boolean,
+): LearntFrom<Reading> {
+  const counted = [...known.counted];
+  const aside = [...known.aside];
+  let near = known.belief;
   for (;;) {
-    belief = learn(prior, counted, belief);
-    const near = belief;
-    // Chosen near the answer, the wildest first, then looked at truly without it: only what seems wild is worth that.
-    const wildest = counted
-      .filter((reading) => !sure(reading))
-      .map((reading) => ({ reading, off: offOthers(reading, near) }))
-      .filter((one) => one.off > WILD)
-      .sort((one, other) => other.off - one.off)
-      .slice(0, LOOKED_AT)
-      .find(({ reading }) => off(reading, learn(prior, without(counted, reading), near)) > WILD);
-    // The same to the last digit as if those set aside had never been there.
-    if (!wildest) return { belief: aside.length === 0 ? belief : learn(prior, counted), counted, aside };
-    counted.splice(counted.indexOf(wildest.reading), 1);
-    aside.push(wildest.reading);
+    near = learn(prior, counted, near, ROUGHLY);
+    const wildest = wildestOf(prior, counted, near, sure);
+    // The same to the last digit as if those set aside had never been there, and however many were known before.
+    if (!wildest) return { belief: learn(prior, counted), counted, aside };
+    counted.splice(counted.indexOf(wildest), 1);
+    aside.push(wildest);
   }
+}
+
+/** Chosen near the answer, the wildest first, then looked at truly without it: only what seems wild is worth that. */
+function wildestOf<Reading extends Measured>(
+  prior: Belief,
+  counted: readonly Reading[],
+  near: Belief,
+  sure: (reading: Reading) => boolean,
+): Reading | undefined {
+  return counted
+    .filter((reading) => !sure(reading))
+    .map((reading) => ({ reading, off: offOthers(reading, near) }))
+    .filter((one) => one.off > WILD)
+    .sort((one, other) => other.off - one.off)
+    .slice(0, LOOKED_AT)
+    .find(({ reading }) => off(reading, learn(prior, without(counted, reading), near, ROUGHLY)) > WILD)?.reading;
 }
 
 const without = <Reading>(readings: readonly Reading[], left: Reading) => readings.filter((reading) => reading !== left);

@@ -1,11 +1,12 @@
 import {
-  learntFrom,
+  learning,
+  learntOf,
   readingSchema,
   unknownOf,
   usable,
   usualLosses,
   type KeptReading,
-  type Learnt,
+  type Learning,
   type NamedLearnt,
   type ShelfItem,
 } from '@aurantia/core';
@@ -19,9 +20,18 @@ import { WorkshopStore } from '../workshop/workshop-store';
 /** What a maker says of a reading that was asked about. */
 export type Said = KeptReading['said'];
 
+/**
+ * What readings of each unknown said together when they were last looked at, so that one more is taken in by itself. Nothing
+ * relies on it: what of it doesn't fit the readings that are kept is learnt from scratch.
+ */
+export type LearntSoFar = Map<string, Learning>;
+
 /** What weighings taught: readings as they came out of logs, and what the shelf and the workshop go by for them. */
 export class LearntStore {
-  constructor(private readonly store: Store) {}
+  constructor(
+    private readonly store: Store,
+    private readonly soFar: LearntSoFar = new Map(),
+  ) {}
 
   /** Takes what an entry of a log can teach, and lets the shelf go by it. */
   async take(make: Make, entries: readonly LogEntry[], entry: LogEntry): Promise<void> {
@@ -61,8 +71,9 @@ export class LearntStore {
     const names = new Map(makes.map(({ id, name, number }) => [id, `${name}, make ${number}`]));
     const all: NamedLearnt[] = [];
     for (const { unknown } of rows) {
-      const learnt = await this.of(unknown, shelf);
-      if (!learnt) continue;
+      const together = await this.of(unknown, shelf);
+      if (!together) continue;
+      const learnt = learntOf(together);
       const own = Object.fromEntries(learnt.readings.map(({ id }) => [id, names.get(id) ?? '']));
       all.push({
         ...learnt,
@@ -78,7 +89,7 @@ export class LearntStore {
     return together(this.store, async (within) => {
       const row = await within.updateTable('reading').set({ said }).where('id', '=', id).returning('unknown').executeTakeFirst();
       if (!row) throw notFound('reading');
-      await new LearntStore(within).goBy(row.unknown);
+      await new LearntStore(within, this.soFar).goBy(row.unknown);
     });
   }
 
@@ -87,7 +98,7 @@ export class LearntStore {
     return together(this.store, async (within) => {
       const { numDeletedRows } = await within.deleteFrom('reading').where('unknown', '=', unknown).executeTakeFirst();
       if (numDeletedRows === 0n) throw notFound('reading');
-      await new LearntStore(within).goBy(unknown);
+      await new LearntStore(within, this.soFar).goBy(unknown);
     });
   }
 
@@ -105,18 +116,26 @@ export class LearntStore {
     return new ShelfStore(this.store);
   }
 
-  /** What all readings of one unknown teach; null where there are none. */
-  private async of(unknown: string, shelf: ReadonlyMap<string, ShelfItem>): Promise<Learnt | null> {
+  /** What all readings of one unknown say together; null where there are none. */
+  private async of(unknown: string, shelf: ReadonlyMap<string, ShelfItem>): Promise<Learning | null> {
     const rows = await this.store.selectFrom('reading').where('unknown', '=', unknown).selectAll().orderBy('row').execute();
-    const readings = rows.map(({ id, at, said, document }): KeptReading => ({
-      id,
-      at,
-      said: said as Said,
-      reading: readingSchema.parse(JSON.parse(document)),
-    }));
+    const soFar = this.soFar.get(unknown) ?? null;
+    const readings = rows.map(({ id, at, said, document }, i): KeptReading => {
+      const known = soFar?.readings[i];
+      // A reading never changes once it is kept: what was read of it before needn't be read again.
+      return {
+        id,
+        at,
+        said: said as Said,
+        reading: known?.id === id ? known.reading : readingSchema.parse(JSON.parse(document)),
+      };
+    });
     const [about, item] = [unknown.split('/')[0], unknown.slice(unknown.indexOf('/') + 1)];
-    if (about === 'pot' || about === 'glove') return learntFrom(readings, usualLosses[about]);
-    return learntFrom(readings, knownBefore(shelf.get(item)));
+    const before = about === 'pot' || about === 'glove' ? usualLosses[about] : knownBefore(shelf.get(item));
+    const all = learning(readings, before, soFar);
+    if (all) this.soFar.set(unknown, all);
+    else this.soFar.delete(unknown);
+    return all;
   }
 
   /** Lets the shelf, or the workshop, go by what is known now. */
@@ -127,7 +146,7 @@ export class LearntStore {
       const workshop = new WorkshopStore(this.store);
       const { document, revision } = await workshop.kept();
       const { losses = usualLosses, ...others } = document;
-      const own = { ...losses, [unknown]: learnt ? usable(unknown, learnt.now.value) : usualLosses[unknown] };
+      const own = { ...losses, [unknown]: learnt ? usable(unknown, learnt.from.belief.value) : usualLosses[unknown] };
       const usual = own.pot === usualLosses.pot && own.glove === usualLosses.glove;
       await workshop.setSettings(usual ? others : { ...others, losses: own }, revision);
       return;
@@ -144,10 +163,11 @@ const knownBefore = (item: ShelfItem | undefined): number => {
 };
 
 /** A jar as its weighings have it; as it was before them where none counts. */
-function itemBy(item: ShelfItem, learnt: Learnt | null): ShelfItem {
-  const from = learnt?.readings.filter(({ state }) => state === 'counts').length ?? 0;
-  const value = learnt && from > 0 ? usable(learnt.about, learnt.now.value) : null;
-  const known = learnt && from > 0 ? { before: learnt.before.value, spread: learnt.now.spread, from } : undefined;
+function itemBy(item: ShelfItem, learnt: Learning | null): ShelfItem {
+  const counted = learnt?.from.counted ?? [];
+  const by = learnt && counted.length > 0 ? learnt : null;
+  const value = by ? usable(counted[0].reading.about, by.from.belief.value) : null;
+  const known = by ? { before: by.prior.value, spread: by.from.belief.spread, from: counted.length } : undefined;
   if (item.kind === 'glue') return { ...item, hold: value ?? knownBefore(item), learnt: known };
   if (item.kind === 'ink') return { ...item, dropMl: value ?? knownBefore(item), learnt: known };
   if (item.kind === 'resin') return { ...item, pace: value ?? undefined, learnt: known };

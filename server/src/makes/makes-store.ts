@@ -14,7 +14,7 @@ import { notFound, ProblemError } from '../http/problem';
 import { foundMakes, noteWords, type MakesWanted } from './found-makes';
 import { accounted, type LoggedMake } from './make-accounts';
 import { wordsOfEntry, wordsOfMake } from './make-words';
-import { LearntStore } from '../learnt/learnt-store';
+import { LearntStore, type LearntSoFar } from '../learnt/learnt-store';
 import type { Store } from '../store/open-store';
 import { together } from '../store/together';
 
@@ -28,7 +28,10 @@ const overBy = ({ givenUp, at }: Standing): number => (givenUp ? GIVEN_UP : at =
 
 /** Cups that are made, each frozen as it was begun, with a log that only grows. */
 export class MakesStore {
-  constructor(private readonly store: Store) {}
+  constructor(
+    private readonly store: Store,
+    private readonly learnt: LearntSoFar = new Map(),
+  ) {}
 
   /** How manieth the next one of a design is. */
   async nextNumber(design: string): Promise<number> {
@@ -43,7 +46,7 @@ export class MakesStore {
   /** Keeps a make; the same one sent twice is there once. */
   begin(make: Make): Promise<LoggedMake> {
     return together(this.store, async (within) => {
-      const makes = new MakesStore(within);
+      const makes = new MakesStore(within, this.learnt);
       const here = await within.selectFrom('make').where('id', '=', make.id).select('id').executeTakeFirst();
       if (here) return makes.one(make.id);
       const number = await makes.nextNumber(make.designId);
@@ -59,7 +62,7 @@ export class MakesStore {
    */
   bringIn(make: Make, entries: readonly LogEntry[]): Promise<LoggedMake> {
     return together(this.store, async (within) => {
-      const makes = new MakesStore(within);
+      const makes = new MakesStore(within, this.learnt);
       const here = await within.selectFrom('make').where('id', '=', make.id).select('id').executeTakeFirst();
       if (here) {
         const before = await makes.one(make.id);
@@ -200,7 +203,7 @@ export class MakesStore {
    */
   write(id: string, entry: LogEntry, after: number): Promise<LoggedMake> {
     return together(this.store, async (within) => {
-      const { make, entries } = await new MakesStore(within).one(id);
+      const { make, entries } = await new MakesStore(within, this.learnt).one(id);
       if (entries.some((one) => one.id === entry.id)) return { make, entries };
       if (entries.length !== after)
         throw new ProblemError(
@@ -216,7 +219,7 @@ export class MakesStore {
         .execute();
       const all = [...entries, kept];
       await noteWords(within, id, wordsOfEntry(kept));
-      await new LearntStore(within).take(make, all, kept);
+      await new LearntStore(within, this.learnt).take(make, all, kept);
       const standing = standingOf(make, all);
       await within
         .updateTable('make')
