@@ -41,7 +41,7 @@ const floors = [
     'sharing',
     'refit',
   ],
-  ['make'],
+  ['photo-edges', 'make'],
   ['order', 'week'],
   ['money', 'calendar'],
 ];

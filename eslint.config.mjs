@@ -25,7 +25,7 @@ export default tseslint.config(
     rules: forbid([
       {
         regex:
-          '^(?!\\.{1,2}/|\\.\\.?$|zod$|culori/fn$|uuid$|polygon-clipping$|clipper2-ts$|svgpath$|fast-xml-parser$|papaparse$|ml-kmeans$|date-fns$|@date-fns/tz$|ics$)',
+          '^(?!\\.{1,2}/|\\.\\.?$|zod$|culori/fn$|uuid$|polygon-clipping$|clipper2-ts$|svgpath$|fast-xml-parser$|papaparse$|ml-kmeans$|image-js$|date-fns$|@date-fns/tz$|ics$)',
         message: 'The core imports only its own files and pure packages: see its package.json.',
       },
     ]),

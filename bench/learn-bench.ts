@@ -49,7 +49,7 @@ async function photoRow(): Promise<Row> {
       footLeft: [WIDE / 2 - half(foot.circumference), 400 + tall],
       footRight: [WIDE / 2 + half(foot.circumference), 400 + tall],
     },
-    card: { seen: '#c0b8a0', is: '#c8c8c8' },
+    cards: [{ seen: '#c0b8a0', is: '#c8c8c8' }],
     stations,
     faces: 180,
     places: places.map(({ id, name, region }) => ({ id, name, region, expected: labOf(reflectanceOf('#808080')) })),

@@ -1,4 +1,4 @@
-import { labOf, PatchError, planOf, reflectanceOf } from '../src';
+import { hexOfLinearRgb, labOf, linearRgbOfHex, PatchError, planOf, randomStream, reflectanceOf, type KnownPatch } from '../src';
 import { HandlesError, PhotoReadError, readCupPhoto, seenCup, type CupHandles, type PicturePoint } from '../src/cup-photo';
 import { CARD, photographed, type Camera } from './photographed';
 import { demoFile, demoNames, workshop } from './workshop';
@@ -51,6 +51,38 @@ test('more noise is less sure', () => {
   expect(spread(25)).toBeGreaterThan(spread(1));
 });
 
+test('a second card makes it surer, and the truth stays within two ±; cards that contradict each other are told, and no surer', () => {
+  const { stations, places } = placesOf('copper-eaves');
+  const random = randomStream(9);
+  const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+  let [within, count, surer] = [0, 0, 0];
+  for (let seed = 1; seed <= 24; seed += 1) {
+    const photo = photographed(stations, places, { ...usual, seed }, { second: '#777777' });
+    // No card is just what it is said to be: a fiftieth more or less of each primary.
+    const card = ({ seen, is }: KnownPatch): KnownPatch => {
+      const [r, g, b] = linearRgbOfHex(seen);
+      return { seen: hexOfLinearRgb([r * (1 + 0.02 * normal()), g * (1 + 0.02 * normal()), b * (1 + 0.02 * normal())]), is };
+    };
+    const [first, ...others] = photo.cards;
+    const cards: typeof photo.cards = [card(first), ...others.map(card)];
+    const [alone, both] = [readCupPhoto({ ...photo, cards: [cards[0]] }), readCupPhoto({ ...photo, cards })];
+    if (!both.cardsAgree) continue;
+    for (const [i, { off, spread, share }] of both.places.entries()) {
+      if (share <= 0.04) continue;
+      count += 1;
+      if (off < 2 * spread) within += 1;
+      surer += spread / alone.places[i].spread;
+    }
+  }
+  expect(within / count).toBeGreaterThan(0.9);
+  expect(surer / count).toBeLessThan(0.95);
+  const photo = photographed(stations, places, usual, { second: '#777777' });
+  const wrong = { ...photo.cards[0], is: '#a0a0a0' };
+  const apart = readCupPhoto({ ...photo, cards: [photo.cards[0], wrong] });
+  expect([apart.cardsAgree, readCupPhoto(photo).cardsAgree]).toEqual([false, true]);
+  for (const [i, { spread }] of apart.places.entries()) expect(spread).toBeGreaterThan(readCupPhoto(photo).places[i].spread);
+});
+
 describe('what can’t be read is said', () => {
   const { stations, places } = placesOf('thistle-weave');
   const photo = photographed(stations, places, kind);
@@ -65,8 +97,8 @@ describe('what can’t be read is said', () => {
     for (const handles of wrong) expect(() => seenCup(stations, handles)).toThrow(HandlesError);
   });
   test('a card that is dark or burnt out, and a cup out of the picture', () => {
-    expect(() => readCupPhoto({ ...photo, card: { seen: '#000000', is: CARD } })).toThrow(PatchError);
-    expect(() => readCupPhoto({ ...photo, card: { seen: '#ffffff', is: CARD } })).toThrow(PatchError);
+    expect(() => readCupPhoto({ ...photo, cards: [{ seen: '#000000', is: CARD }] })).toThrow(PatchError);
+    expect(() => readCupPhoto({ ...photo, cards: [{ seen: '#ffffff', is: CARD }] })).toThrow(PatchError);
     const aside = ([x, y]: PicturePoint): PicturePoint => [x + 5000, y];
     const handles = {
       rimLeft: aside(rimLeft),

@@ -27,7 +27,10 @@ export interface Camera {
 export const CARD = '#c8c8c8';
 const radians = (degrees: number) => (degrees * Math.PI) / 180;
 
-/** A cup whose places have one colour each, as such a camera sees it; the card hangs beside it, facing the camera. */
+/**
+ * A cup whose places have one colour each, as such a camera sees it; the card hangs beside it, facing the camera.
+ * @param bare what of the wall is in no place; left out where there is none. `second` hangs at the right; `behind` is what is behind the cup, linear sRGB
+ */
 export function photographed(
   stations: readonly Station[],
   places: readonly {
@@ -37,7 +40,17 @@ export function photographed(
     readonly hex: string;
   }[],
   camera: Camera,
-  { faces = 180, width: WIDTH = 240, height: HEIGHT = 320, fills = 0.78, card = CARD } = {},
+  {
+    faces = 180,
+    width: WIDTH = 240,
+    height: HEIGHT = 320,
+    fills = 0.78,
+    card = CARD,
+    second = null as string | null,
+    bare = null as string | null,
+    middle = [0.5, 0.5] as readonly [number, number],
+    behind = null as ((x: number, y: number) => Triple) | null,
+  } = {},
 ): CupPhoto {
   const random = randomStream(camera.seed);
   const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
@@ -47,7 +60,7 @@ export function photographed(
   const project = (x: number, y: number, z: number): PicturePoint => {
     const up = (y - rim / 2) * cosine - z * sine;
     const near = camera.away - ((y - rim / 2) * sine + z * cosine);
-    return [WIDTH / 2 + (focal * x) / near, HEIGHT / 2 - (focal * up) / near];
+    return [middle[0] * WIDTH + (focal * x) / near, middle[1] * HEIGHT - (focal * up) / near];
   };
   const radiusAt = (height: number) => radiusOf(circumferenceAt(stations, height));
   const light = (aside: number) => 1 - camera.side + camera.side * Math.max(0, Math.cos(radians(aside - camera.from)));
@@ -60,6 +73,7 @@ export function photographed(
     for (const axis of [0, 1, 2])
       pixels[from + axis] = Number.parseInt(seen.slice(1 + 2 * axis, 3 + 2 * axis), 16) + camera.noise * normal();
   };
+  if (behind) for (let y = 0; y < HEIGHT; y += 1) for (let x = 0; x < WIDTH; x += 1) put(x, y, behind(x / WIDTH, y / HEIGHT), 1);
   const colours = places.map(({ hex }) => linearRgbOfHex(hex));
   const placeAt = placeFinder(places);
   const [rows, columns] = [Math.round(1.7 * HEIGHT), Math.round(1.1 * HEIGHT)];
@@ -75,9 +89,9 @@ export function photographed(
       if (x < 0 || y < 0 || x >= WIDTH || y >= HEIGHT || done.has(key)) continue;
       const angle = (((faces + aside) % 360) + 360) % 360;
       const place = placeAt(angle, at);
-      if (place < 0) continue;
+      if (place < 0 && bare === null) continue;
       done.add(key);
-      put(x, y, colours[place], light(aside));
+      put(x, y, place < 0 ? linearRgbOfHex(bare ?? '') : colours[place], light(aside));
     }
   }
   const corner = (aside: number, height: number) => project(radiusAt(height) * Math.sin(radians(aside)), height, 0);
@@ -87,15 +101,18 @@ export function photographed(
     footLeft: corner(-90, 0),
     footRight: corner(90, 0),
   };
-  const seen = hexOfLinearRgb(
-    linearRgbOfHex(card).map((value, axis) => value * light(0) * camera.gains[axis] * 0.8) as unknown as Triple,
-  );
-  for (let y = Math.round(0.44 * HEIGHT); y < 0.56 * HEIGHT; y += 1)
-    for (let x = Math.round(0.06 * WIDTH); x < 0.17 * WIDTH; x += 1) put(x, y, linearRgbOfHex(card), light(0));
+  const lit = (of: string) =>
+    linearRgbOfHex(of).map((value, axis) => value * light(0) * camera.gains[axis] * 0.8) as unknown as Triple;
+  const hang = (of: string, from: number) => {
+    for (let y = Math.round(0.44 * HEIGHT); y < 0.56 * HEIGHT; y += 1)
+      for (let x = Math.round(from * WIDTH); x < (from + 0.11) * WIDTH; x += 1) put(x, y, linearRgbOfHex(of), light(0));
+    return { seen: hexOfLinearRgb(lit(of)), is: of };
+  };
+  const cards: CupPhoto['cards'] = [hang(card, 0.06), ...(second === null ? [] : [hang(second, 0.83)])];
   return {
     picture: { pixels, width: WIDTH, height: HEIGHT },
     handles,
-    card: { seen, is: card },
+    cards,
     stations,
     faces,
     places: places.map(({ id, name, region, hex }) => ({ id, name, region, expected: labOf(reflectanceOf(hex)) })),

@@ -101,6 +101,7 @@ const shots: readonly {
       await press(browser, /^Copper Eaves, make 3/);
       await press(browser, 'What happened so far');
       await press(browser, /beside the plan$/);
+      await reads(browser, 'were found by their edges', 'mat-dialog-container');
       await press(browser, 'Read its colours', 'mat-dialog-container button');
       await reads(browser, /Foot\s+ΔE/, 'mat-dialog-container table');
     },
@@ -180,6 +181,9 @@ async function madeBefore(program: Program): Promise<void> {
 }
 
 async function main(): Promise<void> {
+  // `tsx e2e/src/shots.ts photo bench` takes those alone.
+  const names = process.argv.slice(2);
+  const wanted = shots.filter(({ name }) => names.length === 0 || names.includes(name));
   mkdirSync(FOLDER, { recursive: true });
   const program = new Program(true);
   const browser = await openBrowser();
@@ -195,9 +199,9 @@ async function main(): Promise<void> {
       await picture(browser, join(FOLDER, `${name}.png`));
       process.stdout.write(`docs/screenshots/${name}.png\n`);
     };
-    for (const shot of shots.filter(({ fresh }) => fresh)) await take(shot);
-    await madeBefore(program);
-    for (const shot of shots.filter(({ fresh }) => !fresh)) await take(shot);
+    for (const shot of wanted.filter(({ fresh }) => fresh)) await take(shot);
+    if (wanted.some(({ fresh }) => !fresh)) await madeBefore(program);
+    for (const shot of wanted.filter(({ fresh }) => !fresh)) await take(shot);
   } finally {
     await browser.quit();
     await program.end();

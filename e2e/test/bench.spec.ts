@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { By, Key } from 'selenium-webdriver';
 import { makeSchema } from '@aurantia/core/make';
 import { atTheBench } from '../src/at-the-bench';
-import { press, reads, resize, tick, type } from '../src/browser';
+import { press, reads, resize, see, tick, type } from '../src/browser';
 import { tooWide, violations } from '../src/fit-and-axe';
 import { photoOf } from '../src/photo-of-make';
 import { browser, program, programForAll } from '../src/running';
@@ -177,7 +177,7 @@ test('a photo of the cup with a card in it is read beside the plan, place by pla
   await add('cup.png');
   await reads(browser, 'not read yet', 'au-make-photos');
   await press(browser, /beside the plan$/);
-  await reads(browser, 'Draw the four round handles', 'mat-dialog-container');
+  await reads(browser, 'The cup and the card were found by their edges.', 'mat-dialog-container');
   const rim = await browser.findElement(By.css('[aria-label="Rim, outermost left"]'));
   const stands = async () => Number(await rim.getAttribute('aria-valuenow'));
   const before = await stands();
@@ -191,6 +191,13 @@ test('a photo of the cup with a card in it is read beside the plan, place by pla
   const offs = [...told.matchAll(/ΔE ([\d.]+) ± ([\d.]+)/g)].map(([, off, spread]) => [Number(off), Number(spread)]);
   expect(offs.length).toBeGreaterThan(2);
   for (const [off] of offs) expect(off).toBeLessThan(3);
+  // A second card makes it surer.
+  await press(browser, 'Another card is in the photo', 'mat-dialog-container button');
+  await see(browser, '[role=slider][aria-label="Second card"]');
+  await press(browser, 'Read its colours', 'mat-dialog-container button');
+  await reads(browser, /Foot\s+ΔE [\d.]+ ± [\d.]+/, 'mat-dialog-container table');
+  const surer = [...(await inner('mat-dialog-container table')).matchAll(/± ([\d.]+)/g)].map(([, spread]) => Number(spread));
+  for (const [i, [, spread]] of offs.entries()) expect(surer[i]).toBeLessThan(spread);
   await press(browser, 'Done', 'mat-dialog-container button');
   await reads(browser, /read: .* is farthest off, ΔE/, 'au-make-photos');
   await reads(browser, /from the plan\s+ΔE [\d.]+ ± [\d.]+/, 'au-make-photos');

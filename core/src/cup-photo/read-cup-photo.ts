@@ -1,6 +1,7 @@
-import { balanceOf, deltaE2000, hexOfLab, labOfLinearRgb, solveLinear, type KnownPatch, type Lab, type Triple } from '../colour';
+import { deltaE2000, hexOfLab, labOfLinearRgb, solveLinear, type KnownPatch, type Lab, type Triple } from '../colour';
 import type { Region } from '../regions';
 import type { Station } from '../vessel';
+import { lightBy, type LightOfPhoto } from './light-of-photo';
 import { placeFinder } from './place-finder';
 import { seenCup, type CupHandles } from './seen-cup';
 
@@ -22,8 +23,8 @@ export interface ExpectedPlace {
 export interface CupPhoto {
   readonly picture: Picture;
   readonly handles: CupHandles;
-  /** a white or grey card in the photo, facing the camera beside the cup */
-  readonly card: KnownPatch;
+  /** white or grey cards in the photo, facing the camera beside the cup: one, or more to be surer */
+  readonly cards: readonly [KnownPatch, ...KnownPatch[]];
   readonly stations: readonly Station[];
   /** degrees from the seam that face the camera */
   readonly faces: number;
@@ -52,6 +53,8 @@ export interface ReadPhoto {
   readonly tilt: number;
   /** times brighter the right side is than the left, before that was set right */
   readonly leaning: number;
+  /** several cards say the same, as nearly as cards do */
+  readonly cardsAgree: boolean;
 }
 
 /** No place is seen well enough; the sentence says what to do. */
@@ -69,9 +72,6 @@ const EDGE = 2;
 const LEAST = 40;
 /** Linear light over which a pixel is burnt out, or a glint. */
 const BURNT = 0.985;
-/** One standard deviation of what a card really is, as a share of its light. */
-const CARD = 0.02;
-
 interface Sample {
   readonly place: number;
   /** sine of the degrees aside */
@@ -85,10 +85,10 @@ interface Sample {
  * wall is unrolled by its stations, and each place's mean is compared with what was expected.
  * @throws HandlesError, PatchError, PhotoReadError with what to do
  */
-export function readCupPhoto({ picture, handles, card, stations, faces, places }: CupPhoto): ReadPhoto {
+export function readCupPhoto({ picture, handles, cards, stations, faces, places }: CupPhoto): ReadPhoto {
   const cup = seenCup(stations, handles);
-  const balance = balanceOf(card);
-  const samples = sampled(picture, (aside, at) => cup.point(aside, at), { stations, faces, places, balance });
+  const light = lightBy(cards);
+  const samples = sampled(picture, (aside, at) => cup.point(aside, at), { stations, faces, places, balance: light.balance });
   const counts = places.map((_, i) => samples.reduce((sum, { place }) => sum + (place === i ? 1 : 0), 0));
   const well = places.map((_, i) => counts[i] >= LEAST);
   const seen = samples.filter(({ place }) => well[place]);
@@ -104,7 +104,7 @@ export function readCupPhoto({ picture, handles, card, stations, faces, places }
             seenPlace(
               place,
               seen.filter((sample) => sample.place === i),
-              fall,
+              { fall, light },
               seen.length,
             ),
           ]
@@ -113,6 +113,7 @@ export function readCupPhoto({ picture, handles, card, stations, faces, places }
     unseen: places.filter((_, i) => !well[i]).map(({ name }) => name),
     tilt: cup.tilt,
     leaning: Math.exp(fall.at(SIDE) - fall.at(-SIDE)),
+    cardsAgree: light.agree,
   };
 }
 
@@ -222,7 +223,12 @@ function falloffOf(samples: readonly Sample[], places: number): Falloff {
   return { at: (side) => a * side + b * side ** 2 + c * side ** 3, error: Math.sqrt(left / weights) };
 }
 
-function seenPlace({ id, name, expected }: ExpectedPlace, samples: readonly Sample[], fall: Falloff, all: number): SeenPlace {
+function seenPlace(
+  { id, name, expected }: ExpectedPlace,
+  samples: readonly Sample[],
+  { fall, light }: { readonly fall: Falloff; readonly light: LightOfPhoto },
+  all: number,
+): SeenPlace {
   const lit = samples.map(({ rgb, side }) => {
     const times = Math.exp(-fall.at(side));
     return [rgb[0] * times, rgb[1] * times, rgb[2] * times] as const;
@@ -238,10 +244,9 @@ function seenPlace({ id, name, expected }: ExpectedPlace, samples: readonly Samp
   const apart = [0, 1, 2].map((axis) => moved([axis === 0 ? noise[0] : 0, axis === 1 ? noise[1] : 0, axis === 2 ? noise[2] : 0]));
   const scaled = (share: number) => moved([mean[0] * share, mean[1] * share, mean[2] * share]);
   // The card's own grey, each primary by itself; and light that the fit left.
-  const tint = [0, 1, 2].map((axis) =>
-    moved([axis === 0 ? CARD * mean[0] : 0, axis === 1 ? CARD * mean[1] : 0, axis === 2 ? CARD * mean[2] : 0]),
-  );
-  const spread = Math.hypot(...apart, ...tint, scaled(fall.error), scaled(CARD));
+  const by = light.spread.map((share, axis) => share * mean[axis]);
+  const tint = [0, 1, 2].map((axis) => moved([axis === 0 ? by[0] : 0, axis === 1 ? by[1] : 0, axis === 2 ? by[2] : 0]));
+  const spread = Math.hypot(...apart, ...tint, scaled(fall.error), moved([by[0], by[1], by[2]]));
   return { id, name, lab, hex: hexOfLab(lab), off: deltaE2000(lab, expected), spread, share: samples.length / all };
 }
 

@@ -6,10 +6,14 @@ import { makeIdSchema } from './make';
 
 const point = z.tuple([z.number(), z.number()]);
 
+const cardSchema = z.strictObject({ at: point, is: hexSchema });
+
 /** What was read off a photo, with what it was read by: so that it can be looked at, and read again, later. */
 export const photoReadingSchema = z.strictObject({
   handles: z.strictObject({ rimLeft: point, rimRight: point, footLeft: point, footRight: point }),
-  card: z.strictObject({ at: point, is: hexSchema }),
+  card: cardSchema,
+  /** another card in the same photo, which makes it surer */
+  second: cardSchema.optional(),
   /** degrees from the seam that face the camera */
   faces: z.number().min(0).max(360),
   places: z

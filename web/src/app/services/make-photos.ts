@@ -2,8 +2,9 @@ import { inject, Injectable } from '@angular/core';
 import { makePhotosSchema, type MakePhotos, type PhotoReading } from '@aurantia/core/make';
 import type { Observable } from 'rxjs';
 import { v4 } from 'uuid';
-import { newCupPhotoWorker } from '../workers/new-worker';
+import { newCupPhotoWorker, newPhotoEdgesWorker } from '../workers/new-worker';
 import type { CupPhotoReply, CupPhotoRequest } from '../workers/cup-photo-request';
+import type { PhotoEdges, PhotoEdgesReply, PhotoEdgesRequest } from '../workers/photo-edges-request';
 import { Api } from './api';
 import { Workers } from './workers';
 
@@ -36,5 +37,10 @@ export class MakePhotosMemory {
   /** Emits once. Unsubscribing ends the work. */
   read(request: CupPhotoRequest): Observable<Exclude<CupPhotoReply, { sentence: string }>> {
     return this.workers.ask<CupPhotoReply>(newCupPhotoWorker, request, () => true);
+  }
+
+  /** Where the cup and a card are in a photo. Emits once; unsubscribing ends the work. */
+  find(request: PhotoEdgesRequest): Observable<PhotoEdges> {
+    return this.workers.ask<PhotoEdgesReply>(newPhotoEdgesWorker, request, () => true);
   }
 }

@@ -56,6 +56,9 @@ export const newStringsWorker = (): Worker => new Worker(new URL('./strings.work
 /** Reads a cup off a photo. */
 export const newCupPhotoWorker = (): Worker => new Worker(new URL('./cup-photo.worker', import.meta.url), { type: 'module' });
 
+/** Finds a cup and a card in a photo. */
+export const newPhotoEdgesWorker = (): Worker => new Worker(new URL('./photo-edges.worker', import.meta.url), { type: 'module' });
+
 /** Puts a design on another cup. */
 export const newRefitWorker = (): Worker => new Worker(new URL('./refit.worker', import.meta.url), { type: 'module' });
 

@@ -1,13 +1,15 @@
-import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, signal, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, ElementRef, inject, signal, viewChild } from '@angular/core';
 import { MAT_DIALOG_DATA, MatDialogModule } from '@angular/material/dialog';
 import { differenceWords, frontAngle } from '@aurantia/core';
-import { startingHandles, type CupHandles, type PicturePoint } from '@aurantia/core/cup-photo';
+import { outlineLine, startingHandles, type CupHandles, type Picture, type PicturePoint } from '@aurantia/core/cup-photo';
 import type { Make, MakePhoto, PlaceBeside } from '@aurantia/core/make';
+import type { Subscription } from 'rxjs';
 import { BUTTONS } from '../../parts/buttons';
 import { Choice } from '../../parts/fields/choice';
 import { Slider } from '../../parts/fields/slider';
 import { MakePhotosMemory } from '../../services/make-photos';
 import { Notices } from '../../services/notices';
+import type { CupPhotoRequest } from '../../workers/cup-photo-request';
 import { PhotoPoint } from './photo-point';
 
 export interface BesideAsked {
@@ -23,14 +25,15 @@ const CARDS = [
   { value: '#777777', name: 'grey, 18 %' },
 ] as const;
 
-type Point = keyof CupHandles | 'card';
-const points: readonly { readonly key: Point; readonly name: string }[] = [
+type Point = keyof CupHandles | 'card' | 'second';
+const onCup: readonly { readonly key: Point; readonly name: string }[] = [
   { key: 'rimLeft', name: 'Rim, outermost left' },
   { key: 'rimRight', name: 'Rim, outermost right' },
   { key: 'footLeft', name: 'Foot, outermost left' },
   { key: 'footRight', name: 'Foot, outermost right' },
-  { key: 'card', name: 'White or grey card' },
 ];
+const card = { key: 'card', name: 'White or grey card' } as const;
+const secondCard = { key: 'second', name: 'Second card' } as const;
 
 /** A photo of the cup beside its plan: handles onto its outline and the card, then each place's colour, as it should be and as it is. */
 @Component({
@@ -45,22 +48,28 @@ export class PhotoBeside {
   private readonly notices = inject(Notices);
   protected readonly asked = inject<BesideAsked>(MAT_DIALOG_DATA);
   protected readonly cards = CARDS;
-  protected readonly points = points;
+  protected readonly points = computed(() => [...onCup, card, ...(this.second() === null ? [] : [secondCard])]);
   private readonly image = viewChild.required<ElementRef<HTMLImageElement>>('image');
   protected readonly address = this.photos.address(this.asked.photo.id, 'large');
 
   /** pixels of the photo */
   protected readonly at = signal<Readonly<Record<Point, PicturePoint>>>(this.start());
+  /** what the second card is; null without one */
+  protected readonly second = signal<string | null>(this.asked.photo.reading?.second?.is ?? null);
   protected readonly is = signal<string>(this.asked.photo.reading?.card.is ?? CARDS[0].value);
   protected readonly faces = signal(Math.round(this.asked.photo.reading?.faces ?? frontAngle(this.asked.make.design.cup)));
   protected readonly busy = signal(false);
   protected readonly refused = signal<string | null>(null);
   protected readonly read = signal<readonly PlaceBeside[] | null>(null);
   protected readonly unseen = signal<readonly string[]>([]);
+  protected readonly cardsAgree = signal(true);
+  /** what was found by the photo's edges; null before anything was looked for */
+  protected readonly found = signal<string | null>(null);
+  private search: Subscription | null = null;
   /** lines of the cup's outline over the photo */
   protected readonly outline = computed(() => {
-    const { rimLeft, rimRight, footLeft, footRight } = this.at();
-    return [rimLeft, rimRight, footRight, footLeft].map(([x, y]) => `${x},${y}`).join(' ');
+    const line = outlineLine(this.asked.make.design.cup.stations, this.at());
+    return line.map(([x, y]) => `${x},${y}`).join(' ');
   });
   protected readonly rows = computed(() =>
     (this.read() ?? []).map((place) => ({
@@ -71,38 +80,72 @@ export class PhotoBeside {
     })),
   );
 
+  constructor() {
+    inject(DestroyRef).onDestroy(() => this.search?.unsubscribe());
+  }
+
   protected move(point: Point, [x, y]: PicturePoint): void {
     const { width, height } = this.asked.photo;
     const within: PicturePoint = [Math.min(width - 1, Math.max(0, x)), Math.min(height - 1, Math.max(0, y))];
+    // Whoever draws a handle knows better than what is still being looked for.
+    this.search?.unsubscribe();
+    if (this.found() === LOOKING) this.found.set(null);
     this.at.set({ ...this.at(), [point]: within });
+    this.read.set(null);
+  }
+
+  /** The picture is here: a photo that wasn't read before is looked through for the cup and the card. */
+  protected shown(): void {
+    if (!this.asked.photo.reading) this.find();
+  }
+
+  protected find(): void {
+    const picture = this.picture();
+    if (!picture) return;
+    this.refused.set(null);
+    this.found.set(LOOKING);
+    this.search?.unsubscribe();
+    this.search = this.photos.find({ picture, stations: this.asked.make.design.cup.stations }).subscribe({
+      next: ({ handles, card, second, says }) => {
+        this.at.set({ ...this.at(), ...handles, ...(card ? { card } : {}), ...(second ? { second } : {}) });
+        this.read.set(null);
+        this.found.set(says);
+      },
+      error: () => this.found.set('This photo couldn’t be looked through. Draw the handles onto the cup and the card by hand.'),
+    });
+  }
+
+  protected addSecond(): void {
+    this.second.set(CARDS.find(({ value }) => value !== this.is())?.value ?? CARDS[0].value);
     this.read.set(null);
   }
 
   protected look(): void {
     const { photo, make } = this.asked;
-    if (this.image().nativeElement.naturalWidth === 0)
-      return this.refused.set('The picture isn’t here, or not yet. Wait a moment; if it stays away, add the photo again.');
-    const canvas = new OffscreenCanvas(photo.width, photo.height);
-    const context = canvas.getContext('2d', { willReadFrequently: true });
-    if (!context) return this.refused.set('This browser can’t look at pictures. Use another one.');
-    context.drawImage(this.image().nativeElement, 0, 0, photo.width, photo.height);
-    const { data: pixels } = context.getImageData(0, 0, photo.width, photo.height);
-    const { card, ...handles } = this.at();
+    const picture = this.picture();
+    if (!picture) return;
+    const { card, second, ...handles } = this.at();
+    const secondIs = this.second();
+    const cardsThere: CupPhotoRequest['cards'] = [
+      { at: card, is: this.is() },
+      ...(secondIs === null ? [] : [{ at: second, is: secondIs }]),
+    ];
     this.busy.set(true);
     this.refused.set(null);
     const request = {
       make,
-      picture: { pixels, width: photo.width, height: photo.height },
+      picture,
       handles,
-      card: { at: card, is: this.is() },
+      cards: cardsThere,
       faces: this.faces(),
       others: this.asked.others,
     };
     this.photos.read(request).subscribe({
-      next: ({ places, unseen }) => {
+      next: ({ places, unseen, cardsAgree }) => {
         this.busy.set(false);
         this.read.set(places);
         this.unseen.set(unseen);
+        this.cardsAgree.set(cardsAgree);
         const kept = places.map(({ id, name, lab: [L, a, b], hex, off, spread, share }) => ({
           ...{ id, name, hex, off, spread, share },
           lab: [L, a, b] as [number, number, number],
@@ -117,6 +160,7 @@ export class PhotoBeside {
               footRight: cornerOf(handles.footRight),
             },
             card: { at: cornerOf(card), is: this.is() },
+            ...(secondIs === null ? {} : { second: { at: cornerOf(second), is: secondIs } }),
             faces: this.faces(),
             places: kept,
           })
@@ -129,15 +173,33 @@ export class PhotoBeside {
     });
   }
 
-  /** Where they were left; else where a cup of this one's shape usually stands. */
+  /** The photo's pixels; null, with a sentence, where they can't be had. */
+  private picture(): Picture | null {
+    const { width, height } = this.asked.photo;
+    const image = this.image().nativeElement;
+    const context = new OffscreenCanvas(width, height).getContext('2d', { willReadFrequently: true });
+    if (image.naturalWidth === 0 || !context) {
+      this.refused.set(
+        context
+          ? 'The picture isn’t here, or not yet. Wait a moment; if it stays away, add the photo again.'
+          : 'This browser can’t look at pictures. Use another one.',
+      );
+      return null;
+    }
+    context.drawImage(image, 0, 0, width, height);
+    return { pixels: context.getImageData(0, 0, width, height).data, width, height };
+  }
+
+  /** Where they were left; else where a cup of this one's shape usually stands, with a card at its left, a second one at its right. */
   private start(): Readonly<Record<Point, PicturePoint>> {
     const { photo, make } = this.asked;
-    const { handles, card } = photo.reading
-      ? { handles: photo.reading.handles, card: photo.reading.card.at }
-      : startingHandles(make.design.cup.stations, photo);
-    return { ...handles, card };
+    const usual = startingHandles(make.design.cup.stations, photo);
+    const { handles, card, second } = photo.reading ?? { handles: usual.handles, card: { at: usual.card }, second: undefined };
+    return { ...handles, card: card.at, second: second?.at ?? [photo.width - usual.card[0], usual.card[1]] };
   }
 }
+
+const LOOKING = 'Looking for the cup and the card…';
 
 const offText = ({ off, spread }: { readonly off: number; readonly spread: number }): string =>
   `ΔE ${off.toFixed(1)} ± ${spread.toFixed(1)}`;

@@ -1,0 +1,3 @@
+export * from './found-outline';
+export * from './found-card';
+export * from './found-words';

@@ -1,0 +1,65 @@
+import { Image } from 'image-js';
+import type { Picture } from '../cup-photo';
+
+/** A photo made small enough to look all over, its grain smoothed. */
+export interface SmallPicture {
+  /** RGBA, of 255 */
+  readonly pixels: Uint8Array;
+  readonly width: number;
+  readonly height: number;
+  /** pixels of the photo to one of these */
+  readonly times: number;
+  /** how far pixels near each other usually differ, of 255 */
+  readonly grain: number;
+}
+
+/** Halved until its longer side is at most so many pixels: each pixel of the outcome is the mean of those it stands for. */
+export function smallPicture({ pixels, width, height }: Picture, longest: number): SmallPicture {
+  const data = new Uint8Array(pixels.buffer, pixels.byteOffset, pixels.byteLength);
+  let image = new Image(width, height, { data, colorModel: 'RGBA' });
+  while (Math.max(image.width, image.height) > longest)
+    image = image.resize({ width: Math.ceil(image.width / 2), height: Math.ceil(image.height / 2), preserveAspectRatio: false });
+  const smooth = image.gaussianBlur({ sigma: 1 });
+  const raw = smooth.getRawImage().data;
+  const small = { pixels: Uint8Array.from(raw), width: image.width, height: image.height, times: width / image.width };
+  return { ...small, grain: grainOf(small) };
+}
+
+/** Pixels from one place whose grain is looked at to the next, and across which. */
+const EACH = 11;
+const NEAR = 3;
+
+/** The median: edges are few. */
+function grainOf(picture: Pixels): number {
+  const all: number[] = [];
+  for (let y = 0; y < picture.height; y += EACH)
+    for (let x = 0; x < picture.width - NEAR; x += EACH) all.push(apartAt(picture, x, y, x + NEAR, y));
+  return all.sort((one, other) => one - other)[Math.floor(all.length / 2)] ?? 0;
+}
+
+type Pixels = Pick<SmallPicture, 'pixels' | 'width' | 'height'>;
+
+/** Where a point's colour begins among the pixels; outside of the picture it is that of the nearest one in it. */
+function at({ width, height }: Pixels, x: number, y: number): number {
+  const column = x <= 0 ? 0 : x >= width - 1 ? width - 1 : Math.round(x);
+  const row = y <= 0 ? 0 : y >= height - 1 ? height - 1 : Math.round(y);
+  return 4 * (row * width + column);
+}
+
+/** How light a point is, of 1. */
+export function lightnessAt(picture: Pixels, x: number, y: number): number {
+  const from = at(picture, x, y);
+  const [r, g, b] = picture.pixels.subarray(from, from + 3);
+  return (0.2126 * r + 0.7152 * g + 0.0722 * b) / 255;
+}
+
+/** How far the colours of two points are apart: the largest difference of a primary, of 255. Asked for millions of times. */
+export function apartAt(picture: Pixels, x0: number, y0: number, x1: number, y1: number): number {
+  const { pixels } = picture;
+  const [one, other] = [at(picture, x0, y0), at(picture, x1, y1)];
+  return Math.max(
+    Math.abs(pixels[one] - pixels[other]),
+    Math.abs(pixels[one + 1] - pixels[other + 1]),
+    Math.abs(pixels[one + 2] - pixels[other + 2]),
+  );
+}
