@@ -31,42 +31,42 @@ const FARTHEST = 4;
 export function learn(prior: Belief, readings: readonly Measured[], near: Belief = prior, settled = SETTLED): Belief {
   const start = Math.log(prior.value);
   let at = Math.log(near.value);
-  let cost = costAt(at, prior, readings);
+  let here = lookedAt(at, prior, readings);
   for (let step = 0; step < STEPS; step += 1) {
-    const { slope, curve } = slopeAt(at, prior, readings);
-    let move = Math.min(start + FARTHEST - at, Math.max(start - FARTHEST - at, -slope / curve));
-    let next = costAt(at + move, prior, readings);
+    let move = Math.min(start + FARTHEST - at, Math.max(start - FARTHEST - at, -here.slope / here.curve));
+    let next = lookedAt(at + move, prior, readings);
     // A model that bends may be stepped over: half as far until it is better.
-    while (next > cost && Math.abs(move) > settled) {
+    while (next.cost > here.cost && Math.abs(move) > settled) {
       move /= 2;
-      next = costAt(at + move, prior, readings);
+      next = lookedAt(at + move, prior, readings);
     }
-    if (next > cost) break;
+    if (next.cost > here.cost) break;
     at += move;
-    cost = next;
+    here = next;
     if (Math.abs(move) < settled) break;
   }
-  return { value: Math.exp(at), spread: 1 / Math.sqrt(slopeAt(at, prior, readings).curve) };
+  return { value: Math.exp(at), spread: 1 / Math.sqrt(here.curve) };
 }
 
-function costAt(at: number, prior: Belief, readings: readonly Measured[]): number {
+/** What all of it costs at a logarithm of the value, half its slope there, and half its curvature as Gauss and Newton have it. */
+function lookedAt(
+  at: number,
+  prior: Belief,
+  readings: readonly Measured[],
+): { readonly cost: number; readonly slope: number; readonly curve: number } {
   const value = Math.exp(at);
-  let cost = ((at - Math.log(prior.value)) / prior.spread) ** 2;
-  for (const { observed, error, expected } of readings) cost += ((observed - expected(value).reads) / error) ** 2;
-  return cost;
-}
-
-/** Half the slope of the cost in the logarithm, and half its curvature as Gauss and Newton have it. */
-function slopeAt(at: number, prior: Belief, readings: readonly Measured[]): { slope: number; curve: number } {
-  const value = Math.exp(at);
-  let slope = (at - Math.log(prior.value)) / prior.spread ** 2;
+  const off = (at - Math.log(prior.value)) / prior.spread;
+  let cost = off ** 2;
+  let slope = off / prior.spread;
   let curve = 1 / prior.spread ** 2;
   for (const { observed, error, expected } of readings) {
     const { reads, slope: by } = expected(value);
+    const left = (observed - reads) / error;
     // By how much of its error the reading moves for each more of the logarithm.
     const moves = (by * value) / error;
-    slope -= (moves * (observed - reads)) / error;
+    cost += left ** 2;
+    slope -= moves * left;
     curve += moves ** 2;
   }
-  return { slope, curve };
+  return { cost, slope, curve };
 }

@@ -61,8 +61,8 @@ function onceSetAside<Reading extends Measured>(
   for (;;) {
     near = learn(prior, counted, near, ROUGHLY);
     const wildest = wildestOf(prior, counted, near, sure);
-    // The same to the last digit as if those set aside had never been there, and however many were known before.
-    if (!wildest) return { belief: learn(prior, counted), counted, aside };
+    // Looked for from a rounded value: the same to the last digit however it was come by, from few readings more or from all.
+    if (!wildest) return { belief: learn(prior, counted, { ...near, value: Number(near.value.toPrecision(3)) }), counted, aside };
     counted.splice(counted.indexOf(wildest), 1);
     aside.push(wildest);
   }
