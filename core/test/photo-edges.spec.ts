@@ -90,6 +90,16 @@ test.each([
   expect(foundWords(found, [])).toMatch(/can’t be made out.* the square one onto the card\.$/);
 });
 
+test.each([
+  [1, 1],
+  [3, 900],
+  [4000, 12],
+])('a picture of %i × %i is no reason to fail', (width, height) => {
+  const picture = { pixels: new Uint8ClampedArray(4 * width * height).fill(90), width, height };
+  const { stations } = photoOf('copper-eaves', tilted, wall);
+  expect([foundOutline(picture, stations), foundCards(picture, null)]).toEqual([null, []]);
+});
+
 test('the outline that is drawn goes around the cup, through its handles; between them alone where no cup looks so', () => {
   const { handles, stations } = photoOf('orchard-frost', tilted, wall);
   const outline = outlineOf(stations, handles) ?? [];

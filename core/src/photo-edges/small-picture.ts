@@ -13,13 +13,16 @@ export interface SmallPicture {
   readonly grain: number;
 }
 
+/** Pixels; a strip as narrow as this is no picture, and nothing to smooth. */
+const NARROW = 8;
+
 /** Halved until its longer side is at most so many pixels: each pixel of the outcome is the mean of those it stands for. */
 export function smallPicture({ pixels, width, height }: Picture, longest: number): SmallPicture {
   const data = new Uint8Array(pixels.buffer, pixels.byteOffset, pixels.byteLength);
   let image = new Image(width, height, { data, colorModel: 'RGBA' });
-  while (Math.max(image.width, image.height) > longest)
+  while (Math.max(image.width, image.height) > longest && Math.min(image.width, image.height) > 2 * NARROW)
     image = image.resize({ width: Math.ceil(image.width / 2), height: Math.ceil(image.height / 2), preserveAspectRatio: false });
-  const smooth = image.gaussianBlur({ sigma: 1 });
+  const smooth = Math.min(image.width, image.height) > NARROW ? image.gaussianBlur({ sigma: 1 }) : image;
   const raw = smooth.getRawImage().data;
   const small = { pixels: Uint8Array.from(raw), width: image.width, height: image.height, times: width / image.width };
   return { ...small, grain: grainOf(small) };
