@@ -81,15 +81,13 @@ export class PhotoBeside {
   );
 
   constructor() {
-    inject(DestroyRef).onDestroy(() => this.search?.unsubscribe());
+    inject(DestroyRef).onDestroy(() => this.stopLooking());
   }
 
   protected move(point: Point, [x, y]: PicturePoint): void {
     const { width, height } = this.asked.photo;
     const within: PicturePoint = [Math.min(width - 1, Math.max(0, x)), Math.min(height - 1, Math.max(0, y))];
-    // Whoever draws a handle knows better than what is still being looked for.
-    this.search?.unsubscribe();
-    if (this.found() === LOOKING) this.found.set(null);
+    this.stopLooking();
     this.at.set({ ...this.at(), [point]: within });
     this.read.set(null);
   }
@@ -115,6 +113,12 @@ export class PhotoBeside {
     });
   }
 
+  /** Whoever draws a handle, or reads by them as they are, knows better than what is still being looked for. */
+  private stopLooking(): void {
+    this.search?.unsubscribe();
+    if (this.found() === LOOKING) this.found.set(null);
+  }
+
   protected addSecond(): void {
     this.second.set(CARDS.find(({ value }) => value !== this.is())?.value ?? CARDS[0].value);
     this.read.set(null);
@@ -124,6 +128,7 @@ export class PhotoBeside {
     const { photo, make } = this.asked;
     const picture = this.picture();
     if (!picture) return;
+    this.stopLooking();
     const { card, second, ...handles } = this.at();
     const secondIs = this.second();
     const cardsThere: CupPhotoRequest['cards'] = [
