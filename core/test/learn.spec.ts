@@ -5,7 +5,6 @@ import {
   learnFrom,
   learnHold,
   learning,
-  learntFrom,
   learntOf,
   measured,
   randomStream,
@@ -103,6 +102,12 @@ test.each(abouts)(
     expect(covered / 500).toBeLessThanOrEqual(0.99);
   },
 );
+
+/** What readings teach, learnt from scratch. */
+function learntFrom(readings: readonly KeptReading[], value: number) {
+  const all = learning(readings, value);
+  return all && learntOf(all);
+}
 
 const kept = (readings: readonly Reading[], said: KeptReading['said'][] = []): KeptReading[] =>
   readings.map((reading, i) => ({ id: `r${i}`, at: '2026-11-29T10:00:00.000Z', reading, said: said[i] ?? 'nothing' }));

@@ -1,11 +1,12 @@
 import { dirname, join } from 'node:path';
 import { Aside } from './aside/aside';
 import { Backups } from './backup/backups';
+import type { Learning } from '@aurantia/core';
 import { CupsStore } from './cups/cups-store';
 import { DesignMarksStore } from './designs/design-marks';
 import { DesignsStore } from './designs/designs-store';
 import { Summaries } from './designs/summaries';
-import { LearntStore, type LearntSoFar } from './learnt/learnt-store';
+import { LearntStore } from './learnt/learnt-store';
 import { DevicesHere } from './devices/devices';
 import { RoomStore } from './devices/room-store';
 import { MakeChanges } from './makes/make-changes';
@@ -71,7 +72,7 @@ export const memoryOf = (
     pictures = true,
     makeChanges = new MakeChanges(),
     clock = new WorkshopClock(),
-    soFar = new Map() as LearntSoFar,
+    soFar = new Map<string, Learning>(),
     devices = new DevicesHere(() => clock.now()),
   } = {},
 ): Memory => {

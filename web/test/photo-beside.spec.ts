@@ -146,7 +146,10 @@ test('a second card is read and kept beside the first, and cards that don’t ag
     expect.objectContaining({ second: { at: [300 - card[0], card[1]], is: '#777777' } }),
   );
   expect(text()).toContain('The two cards don’t agree');
+  // What was read with it isn't the answer without it.
   await press('Without the second card');
+  expect(text()).not.toContain('The two cards don’t agree');
+  expect(text()).not.toContain('apart by');
   await press('Read its colours');
   expect(keepReading).toHaveBeenLastCalledWith('p', expect.not.objectContaining({ second: expect.anything() as unknown }));
 });

@@ -27,10 +27,9 @@ export function outlineOf(stations: readonly Station[], handles: CupHandles): re
   const cup = cupBy(stations, handles);
   if (!cup) return null;
   const height = stations[stations.length - 1].height;
-  const up = between(middleOf(handles.footLeft, handles.footRight), middleOf(handles.rimLeft, handles.rimRight));
   const left = side(cup, height, 'left');
   const right = side(cup, height, 'right').reverse();
-  return [...left, ...end(cup, height, 'rim', up), ...right, ...end(cup, 0, 'foot', [-up[0], -up[1]]).reverse()];
+  return [...left, ...end(cup, height, 'rim', cup.up), ...right, ...end(cup, 0, 'foot', [-cup.up[0], -cup.up[1]]).reverse()];
 }
 
 /** The same as a line to be drawn, through the handles; between them alone where no cup looks so. */
@@ -77,8 +76,7 @@ function cupBy(stations: readonly Station[], handles: CupHandles): SeenCup | nul
   }
 }
 
-const middleOf = ([x0, y0]: PicturePoint, [x1, y1]: PicturePoint): PicturePoint => [(x0 + x1) / 2, (y0 + y1) / 2];
-
+/** The way from one point to another, of length one. */
 function between([x0, y0]: PicturePoint, [x1, y1]: PicturePoint): PicturePoint {
   const long = Math.hypot(x1 - x0, y1 - y0) || 1;
   return [(x1 - x0) / long, (y1 - y0) / long];

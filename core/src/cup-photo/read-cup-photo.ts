@@ -72,6 +72,7 @@ const EDGE = 2;
 const LEAST = 40;
 /** Linear light over which a pixel is burnt out, or a glint. */
 const BURNT = 0.985;
+
 interface Sample {
   readonly place: number;
   /** sine of the degrees aside */

@@ -20,6 +20,8 @@ export class HandlesError extends Error {
 export interface SeenCup {
   /** degrees the camera looks down by */
   readonly tilt: number;
+  /** which way is up along its axis, in the picture; of length one */
+  readonly up: PicturePoint;
   /**
    * Where a point of the wall is in the picture.
    * @param aside degrees to the right of what faces the camera
@@ -69,6 +71,7 @@ export function seenCup(stations: readonly Station[], handles: CupHandles): Seen
   const right: PicturePoint = [-up[1], up[0]];
   return {
     tilt: (Math.acos(shortened) * 180) / Math.PI,
+    up,
     point(aside, at) {
       const turn = (aside * Math.PI) / 180;
       const radius = radiusOf(circumferenceAt(stations, at));

@@ -94,12 +94,6 @@ export function learntOf({ prior, readings, from }: Learning): Learnt {
   };
 }
 
-/** What all readings of one unknown teach, learnt from scratch. @param value what was known of it before any */
-export function learntFrom(readings: readonly KeptReading[], value: number): Learnt | null {
-  const all = learning(readings, value);
-  return all && learntOf(all);
-}
-
 /** One standard deviation either way of what is known. */
 export const rangeOf = ({ value, spread }: Belief): readonly [low: number, high: number] => [
   value * Math.exp(-spread),

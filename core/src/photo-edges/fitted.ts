@@ -17,7 +17,7 @@ const WIDE = 3;
 /** Pixels outwards and inwards, the farthest first; each for a few rounds. */
 const REACHES = [26, 14, 8, 4] as const;
 const ROUNDS = 5;
-/** Of a shift as they are below: a pose that moves by less has come to rest. */
+/** Of each shift: a pose that moves by less has come to rest. */
 const STILL = 0.1;
 /** Pixels by which an edge lies on the outline. */
 const ON_IT = 2.5;

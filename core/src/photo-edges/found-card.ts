@@ -1,10 +1,9 @@
 import { fromMask, Mask } from 'image-js';
-import type { CupHandles, Picture, PicturePoint } from '../cup-photo';
+import { labOfLinearRgb, linearRgbOfHex } from '../colour';
+import { cardSeen, type CupHandles, type Picture, type PicturePoint } from '../cup-photo';
 import { inPolygon } from '../regions';
-import { apartAt, lightnessAt, smallPicture } from './small-picture';
+import { apartAt, finePicture } from './small-picture';
 
-/** Pixels of the longer side of what is looked at. */
-const FINE = 680;
 /** Of 255, from a pixel to the one after the next but one: more is an edge; and of the grain of the picture. */
 const EDGE = 7;
 const OVER_GRAIN = 3;
@@ -15,7 +14,7 @@ const SQUARE = 0.86;
 const WHOLE = 0.6;
 /** How many times as long as wide a card may look. */
 const LONGEST = 4;
-/** Of the lightest thing's light: what is darker is no white card beside it, but may be a grey one. */
+/** Of the lightest thing's L*: what is darker is no white card beside it, but may be a grey one. */
 const FAR_DARKER = 0.8;
 
 /** Something flat and square beside the cup. */
@@ -31,7 +30,7 @@ export interface FoundCard {
  * that are as light, the largest.
  */
 export function foundCards(picture: Picture, cup: CupHandles | null): readonly FoundCard[] {
-  const small = smallPicture(picture, FINE);
+  const small = finePicture(picture);
   const { width, height, times } = small;
   const edge = Math.max(EDGE, OVER_GRAIN * small.grain);
   const even = new Mask(width, height);
@@ -57,8 +56,9 @@ export function foundCards(picture: Picture, cup: CupHandles | null): readonly F
         return [];
       const middle: PicturePoint = [origin.column + roi.width / 2, origin.row + roi.height / 2];
       if (outline && inPolygon([outline], middle[0], middle[1])) return [];
-      const light = lightnessAt(small, middle[0], middle[1]);
-      return [{ at: [middle[0] * times, middle[1] * times] as const, share: surface / all, light }];
+      const at: PicturePoint = [middle[0] * times, middle[1] * times];
+      const [light] = labOfLinearRgb(linearRgbOfHex(cardSeen(picture, at)));
+      return [{ at, share: surface / all, light }];
     });
   const lightest = Math.max(...cards.map(({ light }) => light));
   const rank = ({ light }: (typeof cards)[number]) => (light >= FAR_DARKER * lightest ? 1 : 0);

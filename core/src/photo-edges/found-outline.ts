@@ -2,7 +2,7 @@ import { outlineOf, outlineParts, type OutlinePart, type OutlinePoint, type CupH
 import type { Station } from '../vessel';
 import { fitted, type Fitted } from './fitted';
 import { enlarged, handlesOf, type Pose } from './pose';
-import { apartAt, smallPicture, type SmallPicture } from './small-picture';
+import { apartAt, coarsePicture, finePicture, type SmallPicture } from './small-picture';
 
 /** A cup that was found in a photo. */
 export interface FoundOutline {
@@ -11,9 +11,6 @@ export interface FoundOutline {
   readonly unsure: readonly OutlinePart[];
 }
 
-/** Pixels of the longer side: where a cup may be is looked at coarsely, where it is finely. */
-const COARSE = 170;
-const FINE = 680;
 /** How large a cup may be in a photo, of its height; and by how much one that is looked for is larger than the one before. */
 const SIZES = { least: 0.28, most: 1, step: 1.05 } as const;
 /** Pixels of the coarse picture from one place that is looked at to the next. */
@@ -35,12 +32,12 @@ const AT_ALL = 0.45;
 
 /** Finds a cup of these stations in a photo by its outline; null where nothing in it looks like one. */
 export function foundOutline(picture: Picture, stations: readonly Station[]): FoundOutline | null {
-  const fine = smallPicture(picture, FINE);
-  const coarse = smallPicture(picture, COARSE);
+  const [fine, coarse] = [finePicture(picture), coarsePicture(picture)];
   const found = likely(coarse, stations)
     .flatMap((pose) => LEFT_OUT.map((part) => fitted(fine, stations, enlarged(pose, coarse.times / fine.times), part)))
     .filter((fit) => fit !== null)
-    .sort((one, other) => shown(other) - shown(one))[0] as Fitted | undefined;
+    .sort((one, other) => shown(other) - shown(one))
+    .at(0);
   if (!found || shown(found) < AT_ALL) return null;
   return {
     handles: handlesOf(stations, found.pose, fine.times),

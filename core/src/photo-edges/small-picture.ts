@@ -1,5 +1,6 @@
 import { Image } from 'image-js';
 import type { Picture } from '../cup-photo';
+import { rememberEach } from '../remember';
 
 /** A photo made small enough to look all over, its grain smoothed. */
 export interface SmallPicture {
@@ -16,15 +17,28 @@ export interface SmallPicture {
 /** Pixels; a strip as narrow as this is no picture, and nothing to smooth. */
 const NARROW = 8;
 
-/** Halved until its longer side is at most so many pixels: each pixel of the outcome is the mean of those it stands for. */
-export function smallPicture({ pixels, width, height }: Picture, longest: number): SmallPicture {
+/** Pixels of the longer side of a picture that is looked at finely, and of one where a cup may be anywhere. */
+const [FINE, COARSE] = [680, 170];
+
+const fineImage = rememberEach(({ pixels, width, height }: Picture): Image => {
   const data = new Uint8Array(pixels.buffer, pixels.byteOffset, pixels.byteLength);
-  let image = new Image(width, height, { data, colorModel: 'RGBA' });
-  while (Math.max(image.width, image.height) > longest && Math.min(image.width, image.height) > 2 * NARROW)
-    image = image.resize({ width: Math.ceil(image.width / 2), height: Math.ceil(image.height / 2), preserveAspectRatio: false });
+  return halved(new Image(width, height, { data, colorModel: 'RGBA' }), FINE);
+});
+/** The same one again for the same picture. */
+export const finePicture = rememberEach((picture: Picture) => smoothed(fineImage(picture), picture.width));
+export const coarsePicture = rememberEach((picture: Picture) => smoothed(halved(fineImage(picture), COARSE), picture.width));
+
+/** Halved until its longer side is at most so many pixels: each pixel of the outcome is the mean of those it stands for. */
+function halved(image: Image, longest: number): Image {
+  if (Math.max(image.width, image.height) <= longest || Math.min(image.width, image.height) <= 2 * NARROW) return image;
+  const [width, height] = [Math.ceil(image.width / 2), Math.ceil(image.height / 2)];
+  return halved(image.resize({ width, height, preserveAspectRatio: false }), longest);
+}
+
+function smoothed(image: Image, width: number): SmallPicture {
   const smooth = Math.min(image.width, image.height) > NARROW ? image.gaussianBlur({ sigma: 1 }) : image;
-  const raw = smooth.getRawImage().data;
-  const small = { pixels: Uint8Array.from(raw), width: image.width, height: image.height, times: width / image.width };
+  const pixels = Uint8Array.from(smooth.getRawImage().data);
+  const small = { pixels, width: image.width, height: image.height, times: width / image.width };
   return { ...small, grain: grainOf(small) };
 }
 
@@ -47,13 +61,6 @@ function at({ width, height }: Pixels, x: number, y: number): number {
   const column = x <= 0 ? 0 : x >= width - 1 ? width - 1 : Math.round(x);
   const row = y <= 0 ? 0 : y >= height - 1 ? height - 1 : Math.round(y);
   return 4 * (row * width + column);
-}
-
-/** How light a point is, of 1. */
-export function lightnessAt(picture: Pixels, x: number, y: number): number {
-  const from = at(picture, x, y);
-  const [r, g, b] = picture.pixels.subarray(from, from + 3);
-  return (0.2126 * r + 0.7152 * g + 0.0722 * b) / 255;
 }
 
 /** How far the colours of two points are apart: the largest difference of a primary, of 255. Asked for millions of times. */

@@ -71,9 +71,9 @@ export class LearntStore {
     const names = new Map(makes.map(({ id, name, number }) => [id, `${name}, make ${number}`]));
     const all: NamedLearnt[] = [];
     for (const { unknown } of rows) {
-      const together = await this.of(unknown, shelf);
-      if (!together) continue;
-      const learnt = learntOf(together);
+      const readings = await this.of(unknown, shelf);
+      if (!readings) continue;
+      const learnt = learntOf(readings);
       const own = Object.fromEntries(learnt.readings.map(({ id }) => [id, names.get(id) ?? '']));
       all.push({
         ...learnt,

@@ -3,7 +3,7 @@ import { makePhotosSchema, type MakePhotos, type PhotoReading } from '@aurantia/
 import type { Observable } from 'rxjs';
 import { v4 } from 'uuid';
 import { newCupPhotoWorker, newPhotoEdgesWorker } from '../workers/new-worker';
-import type { CupPhotoReply, CupPhotoRequest } from '../workers/cup-photo-request';
+import type { CupAnswer, CupPhotoReply, CupPhotoRequest } from '../workers/cup-photo-request';
 import type { PhotoEdges, PhotoEdgesReply, PhotoEdgesRequest } from '../workers/photo-edges-request';
 import { Api } from './api';
 import { Workers } from './workers';
@@ -35,7 +35,7 @@ export class MakePhotosMemory {
   }
 
   /** Emits once. Unsubscribing ends the work. */
-  read(request: CupPhotoRequest): Observable<Exclude<CupPhotoReply, { sentence: string }>> {
+  read(request: CupPhotoRequest): Observable<CupAnswer> {
     return this.workers.ask<CupPhotoReply>(newCupPhotoWorker, request, () => true);
   }
 

@@ -18,6 +18,10 @@ export interface CupPhotoRequest {
   readonly others: readonly MakePhoto[];
 }
 
-export type CupPhotoReply =
-  | { readonly places: readonly PlaceBeside[]; readonly unseen: readonly string[]; readonly cardsAgree: boolean }
-  | { readonly sentence: string };
+export interface CupAnswer {
+  readonly places: readonly PlaceBeside[];
+  readonly unseen: readonly string[];
+  readonly cardsAgree: boolean;
+}
+
+export type CupPhotoReply = CupAnswer | { readonly sentence: string };

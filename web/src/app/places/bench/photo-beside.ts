@@ -2,14 +2,14 @@ import { ChangeDetectionStrategy, Component, computed, DestroyRef, ElementRef, i
 import { MAT_DIALOG_DATA, MatDialogModule } from '@angular/material/dialog';
 import { differenceWords, frontAngle } from '@aurantia/core';
 import { outlineLine, startingHandles, type CupHandles, type Picture, type PicturePoint } from '@aurantia/core/cup-photo';
-import type { Make, MakePhoto, PlaceBeside } from '@aurantia/core/make';
+import type { Make, MakePhoto } from '@aurantia/core/make';
 import type { Subscription } from 'rxjs';
 import { BUTTONS } from '../../parts/buttons';
 import { Choice } from '../../parts/fields/choice';
 import { Slider } from '../../parts/fields/slider';
 import { MakePhotosMemory } from '../../services/make-photos';
 import { Notices } from '../../services/notices';
-import type { CupPhotoRequest } from '../../workers/cup-photo-request';
+import type { CupAnswer, CupPhotoRequest } from '../../workers/cup-photo-request';
 import { PhotoPoint } from './photo-point';
 
 export interface BesideAsked {
@@ -60,10 +60,20 @@ export class PhotoBeside {
   protected readonly faces = signal(Math.round(this.asked.photo.reading?.faces ?? frontAngle(this.asked.make.design.cup)));
   protected readonly busy = signal(false);
   protected readonly refused = signal<string | null>(null);
-  protected readonly read = signal<readonly PlaceBeside[] | null>(null);
-  protected readonly unseen = signal<readonly string[]>([]);
-  protected readonly cardsAgree = signal(true);
-  /** what was found by the photo's edges; null before anything was looked for */
+  /** what the photo is asked: an answer holds for as long as this stays the same */
+  private readonly question = computed(() => {
+    const { card, second, ...handles } = this.at();
+    const secondIs = this.second();
+    const cards: CupPhotoRequest['cards'] = [
+      { at: card, is: this.is() },
+      ...(secondIs === null ? [] : [{ at: second, is: secondIs }]),
+    ];
+    return { handles, cards, faces: this.faces() };
+  });
+  private readonly answer = signal<(CupAnswer & { readonly to: ReturnType<PhotoBeside['question']> }) | null>(null);
+  protected readonly read = computed(() => (this.answer()?.to === this.question() ? this.answer() : null));
+  protected readonly looking = signal(false);
+  /** what was found by the photo's edges; null before anything was */
   protected readonly found = signal<string | null>(null);
   private search: Subscription | null = null;
   /** lines of the cup's outline over the photo */
@@ -72,7 +82,7 @@ export class PhotoBeside {
     return line.map(([x, y]) => `${x},${y}`).join(' ');
   });
   protected readonly rows = computed(() =>
-    (this.read() ?? []).map((place) => ({
+    (this.read()?.places ?? []).map((place) => ({
       ...place,
       offs: offText(place),
       says: place.telling ? differenceWords(place.off).word : 'no more than the photo can’t tell',
@@ -89,7 +99,6 @@ export class PhotoBeside {
     const within: PicturePoint = [Math.min(width - 1, Math.max(0, x)), Math.min(height - 1, Math.max(0, y))];
     this.stopLooking();
     this.at.set({ ...this.at(), [point]: within });
-    this.read.set(null);
   }
 
   /** The picture is here: a photo that wasn't read before is looked through for the cup and the card. */
@@ -101,27 +110,30 @@ export class PhotoBeside {
     const picture = this.picture();
     if (!picture) return;
     this.refused.set(null);
-    this.found.set(LOOKING);
-    this.search?.unsubscribe();
+    this.stopLooking();
+    this.looking.set(true);
     this.search = this.photos.find({ picture, stations: this.asked.make.design.cup.stations }).subscribe({
       next: ({ handles, card, second, says }) => {
         this.at.set({ ...this.at(), ...handles, ...(card ? { card } : {}), ...(second ? { second } : {}) });
-        this.read.set(null);
-        this.found.set(says);
+        this.foundOut(says);
       },
-      error: () => this.found.set('This photo couldn’t be looked through. Draw the handles onto the cup and the card by hand.'),
+      error: () => this.foundOut('This photo couldn’t be looked through. Draw the handles onto the cup and the card by hand.'),
     });
   }
 
   /** Whoever draws a handle, or reads by them as they are, knows better than what is still being looked for. */
   private stopLooking(): void {
     this.search?.unsubscribe();
-    if (this.found() === LOOKING) this.found.set(null);
+    this.looking.set(false);
+  }
+
+  private foundOut(says: string): void {
+    this.looking.set(false);
+    this.found.set(says);
   }
 
   protected addSecond(): void {
     this.second.set(CARDS.find(({ value }) => value !== this.is())?.value ?? CARDS[0].value);
-    this.read.set(null);
   }
 
   protected look(): void {
@@ -129,28 +141,16 @@ export class PhotoBeside {
     const picture = this.picture();
     if (!picture) return;
     this.stopLooking();
-    const { card, second, ...handles } = this.at();
-    const secondIs = this.second();
-    const cardsThere: CupPhotoRequest['cards'] = [
-      { at: card, is: this.is() },
-      ...(secondIs === null ? [] : [{ at: second, is: secondIs }]),
-    ];
+    const to = this.question();
+    const { handles, faces } = to;
+    const [card, second] = to.cards;
     this.busy.set(true);
     this.refused.set(null);
-    const request = {
-      make,
-      picture,
-      handles,
-      cards: cardsThere,
-      faces: this.faces(),
-      others: this.asked.others,
-    };
-    this.photos.read(request).subscribe({
-      next: ({ places, unseen, cardsAgree }) => {
+    this.photos.read({ make, picture, others: this.asked.others, ...to }).subscribe({
+      next: (told) => {
         this.busy.set(false);
-        this.read.set(places);
-        this.unseen.set(unseen);
-        this.cardsAgree.set(cardsAgree);
+        this.answer.set({ ...told, to });
+        const { places } = told;
         const kept = places.map(({ id, name, lab: [L, a, b], hex, off, spread, share }) => ({
           ...{ id, name, hex, off, spread, share },
           lab: [L, a, b] as [number, number, number],
@@ -164,9 +164,9 @@ export class PhotoBeside {
               footLeft: cornerOf(handles.footLeft),
               footRight: cornerOf(handles.footRight),
             },
-            card: { at: cornerOf(card), is: this.is() },
-            ...(secondIs === null ? {} : { second: { at: cornerOf(second), is: secondIs } }),
-            faces: this.faces(),
+            card: { at: cornerOf(card.at), is: card.is },
+            ...(second ? { second: { at: cornerOf(second.at), is: second.is } } : {}),
+            faces,
             places: kept,
           })
           .subscribe({ error: (error: unknown) => this.notices.failed(error) });
@@ -203,8 +203,6 @@ export class PhotoBeside {
     return { ...handles, card: card.at, second: second?.at ?? [photo.width - usual.card[0], usual.card[1]] };
   }
 }
-
-const LOOKING = 'Looking for the cup and the card…';
 
 const offText = ({ off, spread }: { readonly off: number; readonly spread: number }): string =>
   `ΔE ${off.toFixed(1)} ± ${spread.toFixed(1)}`;
