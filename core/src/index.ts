@@ -2,6 +2,7 @@
    those of large packages or rare use, from rings to SVG outlines, are reached through theirs alone. */
 export * from './units';
 export { randomStream } from './random';
+export { sameFields } from './remember';
 export * from './vessel';
 export * from './hex';
 export * from './colour';

@@ -1,7 +1,9 @@
-import { deltaE2000, hexOfLab, labOf, planOf, reflectanceOf } from '../src';
+import { deltaE2000, hexOfLab, labOf, planOf, reflectanceOf, type Lab } from '../src';
 import { readCupPhoto } from '../src/cup-photo';
 import {
+  expectedCup,
   expectedPlaces,
+  lastCoatOn,
   makePhotoSchema,
   othersSeen,
   photosApart,
@@ -183,4 +185,43 @@ test('without a photo that was read, or with nothing that both show, nothing is 
   expect(makes([], [own])).toEqual([]);
   expect(makes([{ ...own, reading: null }], [{ ...own, number: 1 }])).toEqual([]);
   expect(makes([own], [unread])).toEqual([]);
+});
+
+describe('a cup that isn’t finished', () => {
+  const log = asPlanned(ofCopper);
+  const endOf = (coat: string) => Date.parse(log.find((one) => one.what === 'done' && one.coat === coat)?.at ?? '') || Number.NaN;
+  test('should look as its last coat leaves it: a bare wall before any, as planned once nothing that is seen is to come', () => {
+    const [first] = ofCopper.steps;
+    const moments = [endOf(first.coat) - MINUTE, endOf(ofCopper.steps[3].coat), Number.MAX_SAFE_INTEGER];
+    const cups = moments.map((at) => expectedCup(ofCopper, lastCoatOn(ofCopper, log, at)));
+    expect(lastCoatOn(ofCopper, log, moments[0])).toBeNull();
+    expect(cups.map(({ finished }) => finished)).toEqual([false, false, true]);
+    expect(cups[0].says).toMatch(/^No coat was on yet/);
+    expect(cups[1].says).toContain(`“${ofCopper.steps[3].title}” was on, coat 4 of ${ofCopper.steps.length}`);
+    expect(cups[2].says).toBe('');
+    expect(cups[2].places).toEqual(expectedPlaces(ofCopper));
+    const plan = planOf(ofCopper.design, { settings: { ...ofCopper.settings, gloss: true }, shelf: ofCopper.shelf });
+    for (const { id, expected } of cups[1].places)
+      expect(expected).toEqual(labOf(reflectanceOf(plan.coats[3].seen[id] ?? plan.bareWall)));
+    expect(new Set(cups[0].places.map(({ expected }) => expected.join())).size).toBe(1);
+  });
+  test('photographed under its base colour, is near what it should be then, and far from what it will be', () => {
+    const base = ofCopper.steps.find(({ kind }) => kind === 'base');
+    const then = expectedCup(ofCopper, base?.coat ?? null).places;
+    const read = photo(
+      'copper-eaves',
+      cameras[1],
+      1,
+      Object.fromEntries(then.map(({ id, expected }) => [id, hexOfLab(expected)])),
+    );
+    const off = (places: typeof then) =>
+      (read.reading?.places ?? []).map(({ id, lab }) =>
+        deltaE2000(lab as Lab, places.find((one) => one.id === id)?.expected ?? [0, 0, 0]),
+      );
+    const [near, far] = [off(then), off(expectedPlaces(ofCopper))].map(
+      (all) => all.reduce((sum, one) => sum + one, 0) / all.length,
+    );
+    expect(near).toBeLessThan(2);
+    expect(far).toBeGreaterThan(3 * near);
+  });
 });

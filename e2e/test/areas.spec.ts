@@ -3,13 +3,13 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { By, Key, type WebElement } from 'selenium-webdriver';
 import { choose, kept, named, openArea, painted, press, reads, tick, type, valueOf, withNamed } from '../src/browser';
-import { browser, program, programForAll } from '../src/running';
+import { browser, programForAll, visit } from '../src/running';
 
 programForAll();
 
 const FOLDER = mkdtempSync(join(tmpdir(), 'aurantia-areas-'));
 const open = async (path: string) => {
-  await browser.get(`${program.address}${path}`);
+  await visit(path);
   await reads(browser, 'Left over on the wall');
   await painted(browser);
 };
@@ -230,7 +230,7 @@ describe('templates', () => {
 
 describe('cups', () => {
   test('the wizard asks kind by kind; a reading that can’t be stops it', async () => {
-    await browser.get(`${program.address}/cups`);
+    await visit('/cups');
     await press(browser, 'Measure a cup');
     await press(browser, /^Stemmed glass The edge/);
     await reads(browser, 'Stand the glass on paper');
@@ -245,7 +245,7 @@ describe('cups', () => {
   });
 
   test('a typical cup is marked until it is measured', async () => {
-    await browser.get(`${program.address}/cups`);
+    await visit('/cups');
     await press(browser, 'Typical cups');
     await browser.wait(async () => (await browser.findElements(By.css('[mat-menu-item]'))).length > 10, 45000, 'no library');
     await press(browser, 'Plump 550 ml', '[mat-menu-item]');
@@ -259,7 +259,7 @@ describe('cups', () => {
   });
 
   test('a table of cups comes in; a faulty one brings none and says why', async () => {
-    await browser.get(`${program.address}/cups`);
+    await visit('/cups');
     await reads(browser, 'Measuring sheet');
     await pickFile(
       'input[type=file]',

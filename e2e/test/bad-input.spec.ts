@@ -2,7 +2,7 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { kept, press, reads, see, type, withNamed } from '../src/browser';
-import { browser, program, programForAll } from '../src/running';
+import { browser, program, programForAll, visit } from '../src/running';
 
 programForAll({ graphics: false });
 afterEach(async () =>
@@ -10,7 +10,7 @@ afterEach(async () =>
 );
 
 const open = async (path: string) => {
-  await browser.get(`${program.address}${path}`);
+  await visit(path);
   await kept(browser);
 };
 const surface = () => browser.executeScript<string>('return document.querySelector(".rail a").innerText');
@@ -112,7 +112,7 @@ test('a coat that is too thick is taken, and stopped; one that is no coat isn’
 
 describe('files', () => {
   const bring = async (text: string) => {
-    await browser.get(`${program.address}/designs`);
+    await visit('/designs');
     const path = join(mkdtempSync(join(tmpdir(), 'aurantia-file-')), 'design.json');
     writeFileSync(path, text);
     await reads(browser, 'Lately on the table');
@@ -141,7 +141,7 @@ describe('files', () => {
 });
 
 test('a jar taken off the shelf stays readable in the designs that use it', async () => {
-  await browser.get(`${program.address}/shelf?item=wet-slate`);
+  await visit('/shelf?item=wet-slate');
   await press(browser, 'Take off the shelf');
   await reads(browser, 'Wet Slate is off the shelf.');
   await reads(browser, 'Instead of Wet Slate', 'aside');
@@ -153,4 +153,16 @@ test('a jar taken off the shelf stays readable in the designs that use it', asyn
   await reads(browser, 'Wet Slate', 'tr.missing');
   await press(browser, 'What instead?');
   await reads(browser, /\d jars?: ((no visible|slight|clear) difference|far apart)/, 'au-find-mix');
+});
+
+test('a design without coats leads to them, and not to the bench', async () => {
+  const reply = await fetch(`${program.address}/api/designs/peat-fire`);
+  const { document, revision } = (await reply.json()) as { document: object; revision: number };
+  await program.send('PUT', 'designs/peat-fire', { parent: revision, document: { ...document, coats: [] } });
+  await open('/designs/peat-fire/card');
+  await press(browser, 'Make it');
+  await reads(browser, 'This design has no coats yet: lay some, then make it.');
+  await press(browser, 'To the coats');
+  await reads(browser, /none yet/, '.rail');
+  expect(new URL(await browser.getCurrentUrl()).pathname).toBe('/designs/peat-fire/coats');
 });

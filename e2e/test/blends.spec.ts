@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { By, Key } from 'selenium-webdriver';
 import { PATIENCE, choose as chooseIn, kept, named, painted, press, reads, type, valueOf } from '../src/browser';
 import { stripedPng } from '../src/flat-photo';
-import { browser, program, programForAll } from '../src/running';
+import { browser, program, programForAll, visit } from '../src/running';
 
 programForAll({ graphics: false });
 
@@ -15,7 +15,7 @@ const file = (name: string, data: string | Buffer) => {
   return path;
 };
 const open = async (design: string, area: string) => {
-  await browser.get(`${program.address}/designs/${design}/colour`);
+  await visit(`/designs/${design}/colour`);
   await painted(browser);
   await press(browser, new RegExp(`^${area} `), '[role=option]');
   await reads(browser, area, 'au-colour-stage h2');
@@ -70,6 +70,8 @@ describe('a jar is found', () => {
     const headers = { 'content-type': 'application/json' };
     const reply = await fetch(`${program.address}/api/shelf/many`, { method: 'POST', headers, body: JSON.stringify(many) });
     expect(reply.status).toBe(200);
+    // A page hears nothing of what goes on behind it: it is begun anew, and once more when all is as it was.
+    await browser.get(program.address);
     await open('copper-eaves', 'Eaves');
     await press(browser, 'Add a glitter');
     await reads(browser, /All others\s+2,?0\d\d/, finder);
@@ -85,6 +87,7 @@ describe('a jar is found', () => {
       await fetch(`${program.address}/api/shelf/${id}`, { method: 'DELETE' });
     await press(browser, 'Undo');
     await kept(browser);
+    await browser.get(program.address);
   });
 });
 
@@ -230,7 +233,7 @@ test('a blend is brought to a bare share; what is left of it becomes a jar', asy
 
 describe('the shelf', () => {
   const go = async (path: string) => {
-    await browser.get(`${program.address}${path}`);
+    await visit(path);
     await reads(browser, 'Glitters');
   };
   test('is found by colour and by cut', async () => {

@@ -1,12 +1,12 @@
 import { Key } from 'selenium-webdriver';
 import { kept, menuItem, press, reads, tick, type, withNamed } from '../src/browser';
 import { violations } from '../src/fit-and-axe';
-import { browser, program, programForAll } from '../src/running';
+import { browser, program, programForAll, visit } from '../src/running';
 
 programForAll({ graphics: false });
 
 const coatsOf = async (design: string, says: string) => {
-  await browser.get(`${program.address}/designs/${design}/coats`);
+  await visit(`/designs/${design}/coats`);
   await reads(browser, says);
 };
 const shown = (css: string) => browser.executeScript<string>('return document.querySelector(arguments[0]).innerText', css);
@@ -24,7 +24,7 @@ test('a strip that is cut too short is stopped, put right by one press, and stan
   await press(browser, /^Cut \d+ mm/);
   await reads(browser, 'all clear', '.rail');
   await kept(browser);
-  await browser.get(`${program.address}/designs/thistle-weave/card`);
+  await visit('/designs/thistle-weave/card');
   await reads(browser, /Strip: .*once round/, '.sheet');
 });
 
@@ -53,7 +53,7 @@ test('a coat that ends at two heights lies on that wall alone, and says so on th
   await reads(browser, 'The upper height is at least 1 mm above the lower one.', 'li.open');
   expect(await violations(browser)).toEqual([]);
   await kept(browser);
-  await browser.get(`${program.address}/designs/thistle-weave/card`);
+  await visit('/designs/thistle-weave/card');
   await reads(browser, 'from 30 mm to 90 mm above the foot', '.sheet');
 });
 
@@ -63,11 +63,14 @@ test('what the shelf has not is said before anything is added', async () => {
   }[];
   const films = shelf.filter(({ document }) => document.kind === 'film').map(({ document }) => document.id);
   for (const id of films) await fetch(`${program.address}/api/shelf/${id}`, { method: 'DELETE' });
+  // A page hears nothing of what goes on behind it: it is begun anew, and once more when all is as it was.
+  await browser.get(program.address);
   await coatsOf('copper-eaves', 'Scuff and degrease');
   await add('Foil');
   await reads(browser, 'Foil wants a film from your shelf, and there is none. Put one there first.');
   await reads(browser, '14 coats', '.rail');
   for (const id of films) await fetch(`${program.address}/api/shelf/${id}/restore`, { method: 'POST' });
+  await browser.get(program.address);
 });
 
 test('a suggestion tells what it would do otherwise, and each of it is taken alone', async () => {
@@ -106,7 +109,7 @@ test('by the clock: a window that closes at night is told, and a better begin of
 });
 
 test('cut through: every coat of a place with its thickness, and of another place its own', async () => {
-  await browser.get(`${program.address}/designs/peat-fire/coats?shown=cut`);
+  await visit('/designs/peat-fire/coats?shown=cut');
   await reads(browser, 'of coats here');
   await reads(browser, 'Sprinkle: Candle End', 'au-cut-through');
   await press(browser, 'Smoke', '[role=option]');
@@ -132,7 +135,7 @@ test('figures no coat can have are refused with a sentence, and the last good on
 });
 
 test('practice: six mistakes are put right one by one, with a score, and a copy’s coats in order', async () => {
-  await browser.get(`${program.address}/designs`);
+  await visit('/designs');
   await reads(browser, '6 designs');
   await (await browser.findElement({ css: 'body' })).sendKeys('?');
   await press(browser, 'Stage by stage', '[role=tab]');
@@ -158,7 +161,7 @@ test('practice: six mistakes are put right one by one, with a score, and a copy�
 });
 
 test('the probe on the cup is moved by keys: over the decal its film lies among the coats, on the lip nothing does', async () => {
-  await browser.get(`${program.address}/designs/slate-and-saffron/coats?shown=cut`);
+  await visit('/designs/slate-and-saffron/coats?shown=cut');
   await reads(browser, 'of coats here, on Slate');
   const by = (...keys: readonly string[]) =>
     withNamed(browser, 'au-cup-view .handle', 'Where the coats are cut through', (knob) => knob.sendKeys(...keys));
@@ -186,13 +189,13 @@ test('a decal is cut to a shape from a film, three times round, and stands on th
   await reads(browser, /9 times “Decal”, 30 mm wide each, is more than this cup is round/, 'li.open');
   await type(browser, 'How many, evenly round', '3');
   await kept(browser);
-  await browser.get(`${program.address}/designs/orchard-frost/card`);
+  await visit('/designs/orchard-frost/card');
   await reads(browser, /star, 30 mm × 50 mm/, '.sheet');
   await reads(browser, /Mark the middles of the others every [\d.]+ mm by the tape there/, '.sheet');
 });
 
 test('for four cups at once everything is measured anew, in as many pots as hands can spread', async () => {
-  await browser.get(`${program.address}/designs/copper-eaves/amounts`);
+  await visit('/designs/copper-eaves/amounts');
   await reads(browser, 'It takes');
   const takes = () =>
     browser.executeScript<string[]>('return [...document.querySelectorAll("td.mat-column-takes")].map((one) => one.innerText)');
@@ -239,12 +242,12 @@ test('two inks in a pot: a second is stirred in, then both are found for a colou
   await reads(browser, `Tinted resin: ${first}`, 'li.open');
   expect(await violations(browser)).toEqual([]);
   await kept(browser);
-  await browser.get(`${program.address}/designs/apiary-noon/card`);
+  await visit('/designs/apiary-noon/card');
   await reads(browser, new RegExp(`of ${first}, [\\d.]+ % load`), '.sheet');
 });
 
 test('as it grows: the slider is moved by keys, from the finished cup to the bare wall, and the cup goes along', async () => {
-  await browser.get(`${program.address}/designs/peat-fire/coats?shown=growth`);
+  await visit('/designs/peat-fire/coats?shown=growth');
   await reads(browser, /After coat \d+: \w/, 'au-as-it-grows');
   const slider = await browser.findElement({ css: 'au-slider input' });
   expect(await slider.getAccessibleName()).toBe('How far the cup has come');

@@ -2,13 +2,13 @@ import { By, Key } from 'selenium-webdriver';
 import { kept, menuItem, painted, press, reads, resize, see, type, valueOf } from '../src/browser';
 import { nameOf } from '../src/by-name';
 import { tooSmall, tooWide, violations } from '../src/fit-and-axe';
-import { browser, program, programForAll } from '../src/running';
+import { browser, program, programForAll, visit } from '../src/running';
 import { views } from '../src/views';
 
 programForAll({ graphics: false });
 
 const go = async (path: string, says: string) => {
-  await browser.get(`${program.address}${path}`);
+  await visit(path);
   await reads(browser, says);
 };
 

@@ -12,12 +12,13 @@ import {
   valueOf,
   withNamed,
 } from '../src/browser';
-import { browser, program, programForAll } from '../src/running';
+import { violations } from '../src/fit-and-axe';
+import { browser, program, programForAll, visit } from '../src/running';
 
 programForAll({ graphics: false });
 
 const open = async (design: string, area: string) => {
-  await browser.get(`${program.address}/designs/${design}/colour`);
+  await visit(`/designs/${design}/colour`);
   await painted(browser);
   await press(browser, new RegExp(`^${area} `), '[role=option]');
 };
@@ -35,9 +36,10 @@ const stored = async (id: string) =>
   (await (await fetch(`${program.address}/api/designs/${id}`)).json()) as {
     document: {
       areas: { name: string; kind: string; width: number }[];
-      fades: { stops: { at: number }[]; pots: number }[];
+      fades: { stops: { at: number; parts: object[] }[]; pots: number; weighed?: unknown }[];
       coats: { kind: string; fading?: boolean }[];
     };
+    revision: number;
   };
 const choose = (label: string, option: string) => chooseIn(browser, label, option);
 
@@ -132,7 +134,7 @@ test('the strip comes as PDF', async () => {
 });
 
 test('sections are put in their cleanest order, each meeting told, and put back', async () => {
-  await browser.get(`${program.address}/designs/thistle-weave/colour`);
+  await visit('/designs/thistle-weave/colour');
   await painted(browser);
   await press(browser, 'Ring');
   await reads(browser, /(\d+ % cleaner than the order now|As clean as the order now)/, 'au-ring-order');
@@ -177,7 +179,7 @@ test('an area without a blend fades between two jars', async () => {
   const bare = { ...document, id: 'bare-eaves', name: 'Bare Eaves', blends: [], fades: [] };
   const headers = { 'content-type': 'application/json' };
   expect((await fetch(`${program.address}/api/designs`, { method: 'POST', headers, body: JSON.stringify(bare) })).ok).toBe(true);
-  await browser.get(`${program.address}/designs/bare-eaves/colour`);
+  await visit('/designs/bare-eaves/colour');
   await press(browser, /^Eaves /, '[role=option]');
   await press(browser, 'Fade');
   await press(browser, 'From choose one');
@@ -187,4 +189,21 @@ test('an area without a blend fades between two jars', async () => {
   await press(browser, 'Let Eaves fade');
   await reads(browser, /This will show\.\s+Its colours are \d\d apart/, 'au-fade-pane');
   await kept(browser);
+});
+
+test('a pot as it was weighed at a cup is laid so, and as the stops say again by one press', async () => {
+  const { document, revision } = await stored('apiary-noon');
+  const [fade] = document.fades;
+  const weighed = [{ pot: 2, parts: [{ ...fade.stops[0].parts[0], ml: 0.83 }] }];
+  await program.send('PUT', 'designs/apiary-noon', {
+    parent: revision,
+    document: { ...document, fades: [{ ...fade, weighed }] },
+  });
+  await open('apiary-noon', 'Noon');
+  await reads(browser, 'Pot 3 is as it was weighed at a cup', 'au-fade-pane');
+  await reads(browser, /Pot 3: 0\.83 ml\s+0\.83 ml [\w ]+\s+as weighed at a cup/, 'au-fade-pots');
+  expect(await violations(browser)).toEqual([]);
+  await press(browser, 'As the stops say');
+  await kept(browser);
+  expect((await stored('apiary-noon')).document.fades[0].weighed).toBeUndefined();
 });

@@ -5,13 +5,13 @@ import { By, Key } from 'selenium-webdriver';
 import { kept, named, press, reads, resize, tick, type, valueOf } from '../src/browser';
 import { tooWide, violations } from '../src/fit-and-axe';
 import { stripedPng } from '../src/flat-photo';
-import { browser, program, programForAll } from '../src/running';
+import { browser, programForAll, visit } from '../src/running';
 
 /* Inks read off a dab, and colours told through gloss. */
 programForAll({ graphics: false });
 
 const openItem = async (id: string, says: string) => {
-  await browser.get(`${program.address}/shelf?item=${id}`);
+  await visit(`/shelf?item=${id}`);
   await reads(browser, says, 'au-item-form');
   await press(browser, 'Read it off a dab');
   await reads(browser, 'Stir some drops into clear resin', 'au-ink-dab');
@@ -81,7 +81,7 @@ test('colours under resin are told through its gloss once the workshop wants it'
     browser.executeScript<readonly string[]>(
       'return [...document.querySelectorAll("au-as-it-grows tbody tr:first-child td")].map((one) => one.innerText)',
     );
-  await browser.get(`${program.address}/designs/peat-fire/coats?shown=growth`);
+  await visit('/designs/peat-fire/coats?shown=growth');
   await reads(browser, 'What is seen from across a table', 'au-as-it-grows');
   const before = await colours();
   await press(browser, /mm · ml/);
@@ -94,7 +94,7 @@ test('colours under resin are told through its gloss once the workshop wants it'
 });
 
 test('a coat thins out on the way up in pots, is counted out on the card, and of pots that look alike becomes one again', async () => {
-  await browser.get(`${program.address}/designs/peat-fire/coats`);
+  await visit('/designs/peat-fire/coats');
   await reads(browser, 'Scuff and degrease');
   await press(browser, /Tinted resin/, 'mat-expansion-panel-header');
   await tick(browser, 'from one load to another on the way up, in pots');
@@ -115,9 +115,9 @@ test('a coat thins out on the way up in pots, is counted out on the card, and of
   expect(await tooWide(browser)).toBeLessThanOrEqual(0);
   await resize(browser, 1280, 800);
   await kept(browser);
-  await browser.get(`${program.address}/designs/peat-fire/card`);
+  await visit('/designs/peat-fire/card');
   await reads(browser, /Clear pot: [\d.]+ ml, no ink/, '.sheet');
-  await browser.get(`${program.address}/designs/peat-fire/coats`);
+  await visit('/designs/peat-fire/coats');
   await reads(browser, 'Scuff and degrease');
   await press(browser, /Tinted resin/, 'mat-expansion-panel-header');
   await type(browser, 'Load at its upper end', '1.98');

@@ -1,12 +1,12 @@
 import { reads } from '../src/browser';
-import { browser, program, programForAll } from '../src/running';
+import { browser, programForAll, visit } from '../src/running';
 import { views } from '../src/views';
 
 programForAll();
 
 test('the page breaks no rule of its own policy and logs no fault', async () => {
   for (const [, path, says] of views) {
-    await browser.get(`${program.address}${path}`);
+    await visit(path);
     await reads(browser, says);
   }
   const logged = await browser.manage().logs().get('browser');

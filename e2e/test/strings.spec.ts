@@ -1,12 +1,12 @@
 import { choose, kept, menuItem, press, reads, tick, type, valueOf } from '../src/browser';
 import { violations } from '../src/fit-and-axe';
-import { browser, program, programForAll } from '../src/running';
+import { browser, programForAll, visit } from '../src/running';
 
 /* Strings of colour: laid, run, compared, mended, counted out. */
 programForAll({ graphics: false });
 
 const coatsOf = async (design: string) => {
-  await browser.get(`${program.address}/designs/${design}/coats`);
+  await visit(`/designs/${design}/coats`);
   await reads(browser, 'Scuff and degrease');
 };
 
@@ -28,7 +28,7 @@ test('strings are laid into the last coat, run till they lie still, are compared
   expect(await violations(browser)).toEqual([]);
   await reads(browser, /in 1\.5 ml held back/, 'li.open au-coat-amounts');
   await kept(browser);
-  await browser.get(`${program.address}/designs/peat-fire/card`);
+  await visit('/designs/peat-fire/card');
   await reads(browser, 'Hold back 3.0 ml in the pot for the colour.', '.sheet');
   await reads(browser, /1\.5 ml held back: \d+ drops? of/, '.sheet');
 });

@@ -1,12 +1,12 @@
 import { kept, menuItem, painted, press, reads, resize, type } from '../src/browser';
 import { tooWide, violations } from '../src/fit-and-axe';
-import { browser, program, programForAll } from '../src/running';
+import { browser, programForAll, visit } from '../src/running';
 
 /* Ink on the surface: laid, drawn, checked, counted out. */
 programForAll();
 
 const coatsOf = async (design: string) => {
-  await browser.get(`${program.address}/designs/${design}/coats`);
+  await visit(`/designs/${design}/coats`);
   await reads(browser, 'Scuff and degrease');
 };
 const add = async (kind: string, title: RegExp) => {
@@ -35,7 +35,7 @@ test('grain is brushed on, drawn otherwise by another hand, and stands on the ca
   await browser.wait(async () => (await tooWide(browser)) <= 0, 20_000, 'fits a phone');
   await resize(browser, 1280, 800);
   await kept(browser);
-  await browser.get(`${program.address}/designs/peat-fire/card`);
+  await visit('/designs/peat-fire/card');
   await reads(browser, /7 drops/);
 });
 
@@ -45,7 +45,7 @@ test('a crackle says how high its ink comes and how long it takes; falling short
   await reads(browser, /wait 5 days/, 'li.open');
   await type(browser, 'Thinned ink', '0.3');
   await reads(browser, /it comes about \d+ mm up/, 'li.open');
-  await browser.get(`${program.address}/designs/copper-eaves/check`);
+  await visit('/designs/copper-eaves/check');
   await reads(browser, '0.3 ml of ink don’t reach');
   await press(browser, /^Take \d+(\.\d)? ml$/);
   await browser.wait(
@@ -65,7 +65,7 @@ test('floated colours under resin want a barrier; sealed by one press', async ()
   await reads(browser, /roll it over once/, 'li.open');
   await add('Clear resin', /Clear resin/);
   await kept(browser);
-  await browser.get(`${program.address}/designs/orchard-frost/check`);
+  await visit('/designs/orchard-frost/check');
   await reads(browser, 'Resin draws back from oily colour');
   await press(browser, 'Add a clear seal, 25 min');
   await browser.wait(

@@ -1,9 +1,10 @@
 import { TestBed } from '@angular/core/testing';
 import { defaultSettings, type CoatId } from '@aurantia/core';
-import { makeOf, standingOf, type LogEntry, type MakeId } from '@aurantia/core/make';
+import { benchOf, makeOf, standingOf, type LogEntry, type MakeId } from '@aurantia/core/make';
 import { of, Subject, throwError } from 'rxjs';
 import { BenchSignals } from '../src/app/places/bench/bench-signals';
 import { countdownText, momentText } from '../src/app/parts/moment-text';
+import { CoatTimers } from '../src/app/places/bench/coat-timers';
 import { OpenMake } from '../src/app/places/bench/open-make';
 import { OtherAmounts } from '../src/app/places/bench/other-amounts';
 import { ApiError } from '../src/app/services/api';
@@ -67,6 +68,63 @@ describe('the make that is open', () => {
     open.write({ what: 'undone', coat: resin.coat });
     expect(failed).toHaveBeenCalledWith(error);
     expect(one).toHaveBeenCalledTimes(2);
+  });
+});
+
+describe('how a make stands', () => {
+  // Laid twenty-three seconds past a minute: its window opens and closes in the middle of others.
+  const ended = START + 23_000;
+  const laid: LogEntry = { id: 'e3', at: new Date(ended).toISOString(), what: 'done', coat: resin.coat, poured: {}, took: {} };
+  const openWith = (...entries: readonly LogEntry[]) => {
+    const { open, time } = bench();
+    open.logged.set(logged(...entries));
+    const at = (now: number) => {
+      time.now.set(now);
+      return open.bench();
+    };
+    return at;
+  };
+  test('is worked out by the minute, and not by the second', () => {
+    const at = openWith(before, begun, laid);
+    const now = at(START + 5 * 60_000);
+    expect(at(START + 5 * 60_000 + 59_999)).toBe(now);
+    expect(at(START + 6 * 60_000)).not.toBe(now);
+  });
+  test('is never later than the second at which the window opens', () => {
+    const at = openWith(before, begun, laid);
+    const { opens } = standingOf(make, [before, begun, laid]);
+    expect(opens).not.toBeNull();
+    if (opens === null) return;
+    expect(opens % 60_000).toBe(23_000);
+    expect(at(opens - 1)?.state).toBe('waiting');
+    expect(at(opens)?.state).not.toBe('waiting');
+  });
+  test('reads at any moment as it would worked out at that very moment', () => {
+    const entries = [before, begun, laid];
+    const at = openWith(...entries);
+    const { opens, closes } = standingOf(make, entries);
+    const edges = [opens, closes].flatMap((one) => (one === null ? [] : [one - 1, one, one + 1, one + 30_000]));
+    for (const now of [START + 30_000, ...edges]) {
+      const { state, missed, timers } = benchOf(make, entries, now);
+      expect(at(now)).toMatchObject({ state, missed, timers });
+    }
+  });
+  test('is told second by second where a time runs', async () => {
+    const { open, time } = bench();
+    const now = START + 1000;
+    time.now.set(now);
+    const fixture = TestBed.createComponent(CoatTimers);
+    fixture.componentRef.setInput('bench', open.bench());
+    fixture.componentRef.setInput('coat', open.bench()?.coats[1] ?? null);
+    const stir = async (at: number) => {
+      time.now.set(at);
+      await fixture.whenStable();
+      return (fixture.nativeElement as HTMLElement).querySelector('li b')?.textContent.trim();
+    };
+    const left = (resin.stir ?? 0) * 60_000;
+    expect(await stir(START)).toBe(countdownText(left));
+    expect(await stir(START + 1000)).toBe(countdownText(left - 1000));
+    expect(await stir(START + left)).toBe('Stirred long enough');
   });
 });
 

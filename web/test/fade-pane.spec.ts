@@ -12,7 +12,7 @@ import {
   type Fade,
   type ShelfItem,
 } from '@aurantia/core';
-import { withFade, withFadeBegun } from '@aurantia/core';
+import { withFade, withFadeBegun, withWeighedPot } from '@aurantia/core';
 import { FadeBars } from '../src/app/design/colour-stage/fade/fade-bars';
 import { FadePane } from '../src/app/design/colour-stage/fade/fade-pane';
 import { FadePots } from '../src/app/design/colour-stage/fade/fade-pots';
@@ -199,4 +199,15 @@ test('pots read in the maker’s units', async () => {
   await fixture.whenStable();
   const [first] = (fixture.nativeElement as HTMLElement).querySelectorAll('li');
   expect(first.textContent).toMatch(/Pot 1: [\d.]+ g\s*[\d.]+ g Pale\s*at 0\.00–[\d.]+ in/);
+});
+
+test('pots that were weighed are named, and are as the stops say again where that is pressed', async () => {
+  const parts = [{ item: 'dark' as never, ml: 0.8 }];
+  const { root, fade, press } = await pane(withFade(begun, LOW, (one) => withWeighedPot(one, { pot: 1, parts })));
+  expect(root.textContent).toContain('Pot 2 is as it was weighed at a cup');
+  const pots = [...root.querySelectorAll('au-fade-pots li')].map(({ textContent }) => textContent);
+  expect(pots.map((text) => text.includes('as weighed at a cup'))).toEqual(pots.map((_, i) => i === 1));
+  await press('As the stops say');
+  expect(fade()?.weighed).toBeUndefined();
+  expect(root.textContent).not.toContain('as it was weighed');
 });

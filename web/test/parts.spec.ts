@@ -3,6 +3,7 @@ import { Chips, type Chip } from '../src/app/parts/chips/chips';
 import { TextField } from '../src/app/parts/fields/text-field';
 import { WordsField } from '../src/app/parts/fields/words-field';
 import { Commands } from '../src/app/services/commands';
+import { sameRows } from '../src/app/parts/same-rows';
 import { FirstCupLesson } from '../src/app/services/lesson';
 import { RoomLight } from '../src/app/services/room-light';
 import { labelled, typeInto } from './workshop';
@@ -160,4 +161,21 @@ describe('words typed', () => {
     expect(await type('#12')).toBe('That is no colour.');
     expect(await type('#445566')).toBeNull();
   });
+});
+
+test('rows that read alike second after second are the same rows: nothing is drawn anew for them', () => {
+  const rows = [
+    { id: 'a', stands: 'ready' },
+    { id: 'b', stands: 'in 2 h' },
+  ];
+  expect(
+    sameRows(
+      rows.map((row) => ({ ...row })),
+      rows,
+    ),
+  ).toBe(true);
+  expect(sameRows([...rows].reverse(), rows)).toBe(false);
+  expect(sameRows(rows.slice(1), rows)).toBe(false);
+  expect(sameRows([rows[0], { id: 'b', stands: 'in 1 h' }], rows)).toBe(false);
+  expect([sameRows(undefined, rows), sameRows(rows, undefined), sameRows(undefined, undefined)]).toEqual([false, false, true]);
 });

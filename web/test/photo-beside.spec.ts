@@ -46,13 +46,13 @@ class Canvas {
 }
 Object.defineProperty(globalThis, 'OffscreenCanvas', { value: Canvas });
 
-async function dialog({ reading = null as MakePhoto['reading'], find = jest.fn(() => of(found)) } = {}) {
-  const read = jest.fn(() => of({ places: [], unseen: [], cardsAgree: false }));
+async function dialog({ reading = null as MakePhoto['reading'], find = jest.fn(() => of(found)), says = '' } = {}) {
+  const read = jest.fn(() => of({ places: [], unseen: [], cardsAgree: false, says }));
   const keepReading = jest.fn(() => of({ photos: [], others: [] }));
   TestBed.resetTestingModule();
   TestBed.configureTestingModule({
     providers: [
-      { provide: MAT_DIALOG_DATA, useValue: { make, photo: { ...photo, reading }, others: [] } },
+      { provide: MAT_DIALOG_DATA, useValue: { make, photo: { ...photo, reading }, last: make.steps[0].coat, others: [] } },
       { provide: MakePhotosMemory, useValue: { find, read, keepReading, address: () => '' } },
       { provide: WorkshopMemory, useValue: memoryStub(shelf) },
     ],
@@ -152,4 +152,12 @@ test('a second card is read and kept beside the first, and cards that don’t ag
   expect(text()).not.toContain('apart by');
   await press('Read its colours');
   expect(keepReading).toHaveBeenLastCalledWith('p', expect.not.objectContaining({ second: expect.anything() as unknown }));
+});
+
+test('a photo of an unfinished cup is read by the coat that was on then, and with what it is compared is said', async () => {
+  const says = 'When it was taken “Wipe” was on.';
+  const { press, read, text } = await dialog({ says });
+  await press('Read its colours');
+  expect(read).toHaveBeenCalledWith(expect.objectContaining({ last: make.steps[0].coat }));
+  expect(text()).toContain(says);
 });

@@ -49,7 +49,7 @@ describe('what the server says', () => {
     const { reply, error } = failure();
     reply.error(new ProgressEvent('error'));
     expect(error().offline).toBe(true);
-    expect(error().message).toMatch(/kept in this browser/);
+    expect(error().message).toMatch(/didn’t come through\. Start it again/);
   });
   test('an answer that is no problem document still becomes a sentence', () => {
     const { reply, error } = failure();

@@ -11,15 +11,17 @@ const partSchema = z.strictObject({
     .max(500, 'No cup takes over 500 ml of one glitter.'),
 });
 
-/** Jars in proportions. */
-export const partsSchema = z
+/** Jars, or none. */
+export const pouredSchema = z
   .array(partSchema)
-  .min(1, 'A blend of nothing covers nothing. Add a glitter or take the blend out.')
   .max(15, 'Fifteen glitters are the most a blend takes.')
   .refine(
     (parts) => new Set(parts.map((part) => part.item)).size === parts.length,
     'A glitter is in this blend twice. Add their amounts up.',
   );
+
+/** Jars in proportions. */
+export const partsSchema = pouredSchema.min(1, 'A blend of nothing covers nothing. Add a glitter or take the blend out.');
 
 /** What is poured on an area, each pass. */
 export const blendSchema = z.strictObject({ area: areaIdSchema, parts: partsSchema });

@@ -1,7 +1,7 @@
 import type { AreaId } from '../areas';
 import type { ShelfItemId } from '../stock';
 import type { Design } from './design';
-import { MOST_POTS, MOST_STOPS, STOPS_APART, type Fade, type FadeStop } from './fade';
+import { MOST_POTS, MOST_STOPS, STOPS_APART, type Fade, type FadeStop, type WeighedPot } from './fade';
 
 /** A first fade is laid in so many pots, strewn so many mm over each other. */
 const FIRST = { pots: 5, overlap: 6 } as const;
@@ -46,9 +46,28 @@ function withFadeOf(design: Design, id: AreaId, depth: number, { from, to }: End
   return { ...design, fades: [...design.fades, fade] };
 }
 
+/** A design with a fade set otherwise. What was weighed was weighed for the pots it had: with other ones it is gone. */
 export const withFade = (design: Design, id: AreaId, change: (fade: Fade) => Fade): Design => ({
   ...design,
-  fades: design.fades.map((fade) => (fade.area === id ? change(fade) : fade)),
+  fades: design.fades.map((fade) => {
+    if (fade.area !== id) return fade;
+    const changed = change(fade);
+    const stays = !fade.weighed || changed.weighed !== fade.weighed || potsAsked(changed) === potsAsked(fade);
+    return stays ? changed : asTheStopsSay(changed);
+  }),
+});
+
+/** All that says what is in which pot; what is painted under them doesn't. */
+const potsAsked = ({ way, turns, pots, overlap, depth, castOff, stops }: Fade): string =>
+  JSON.stringify([way, turns, pots, overlap, depth, castOff, stops.map(({ at, parts, cover }) => [at, parts, cover])]);
+
+/** The fade with its pots worked out again, and none as it was weighed. */
+export const asTheStopsSay = (fade: Fade): Fade => ({ ...fade, weighed: undefined });
+
+/** The fade with a pot as it was weighed, in place of what was weighed of it before. */
+export const withWeighedPot = (fade: Fade, weighed: WeighedPot): Fade => ({
+  ...fade,
+  weighed: [...(fade.weighed ?? []).filter(({ pot }) => pot !== weighed.pot), weighed].sort((one, other) => one.pot - other.pot),
 });
 
 /** The area in one blend again, the one it had before. */

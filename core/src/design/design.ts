@@ -19,6 +19,9 @@ export const designNameSchema = z
   .min(1, 'Give the design a name.')
   .max(80, 'Keep the design’s name under 80 letters.');
 
+/** What somebody is told who wants to make a design without coats. */
+export const NO_COATS = 'This design has no coats yet: lay some, then make it.';
+
 /** The document itself, of this version: what is kept and sent. */
 export const designDocumentSchema = z
   .strictObject({

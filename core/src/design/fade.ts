@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { areaIdSchema } from '../areas';
 import { shelfItemIdSchema } from '../stock';
-import { partsSchema } from './blend';
+import { partsSchema, pouredSchema } from './blend';
 
 /** Which way a fade goes over its area; its first stop lies where it begins. */
 export const fadeWays = ['up', 'down', 'middle', 'round', 'spiral'] as const;
@@ -23,6 +23,15 @@ const stopSchema = z.strictObject({
   base: shelfItemIdSchema.nullable().default(null),
 });
 export type FadeStop = z.infer<typeof stopSchema>;
+
+/** A pot as it was weighed at a cup that was made: what its jars gave, whatever the stops make of it. */
+const weighedPotSchema = z.strictObject({
+  /** counted from 0 */
+  pot: z.int('Pots are whole.').min(0),
+  /** ml of each jar a pour; none where nothing was poured */
+  parts: pouredSchema,
+});
+export type WeighedPot = z.infer<typeof weighedPotSchema>;
 
 /** A gradual change of colour over one area, laid in pots; it takes the place of the area's blend. */
 export const fadeSchema = z
@@ -48,6 +57,8 @@ export const fadeSchema = z
       .max(8, 'Deeper than 8 flakes nothing changes any more.'),
     /** pots between are begun with what the one before cast off */
     castOff: z.boolean().default(false),
+    /** pots that are laid as they were weighed; the others as the stops say */
+    weighed: z.array(weighedPotSchema).max(MOST_POTS, `A fade has ${MOST_POTS} pots at most.`).optional(),
   })
   .check((context) => {
     if (context.issues.length > 0) return;
@@ -60,7 +71,8 @@ export type Fade = z.infer<typeof fadeSchema>;
 function fadeFaults({
   stops,
   pots,
-}: Pick<Fade, 'stops' | 'pots'>): readonly { path: readonly (string | number)[]; sentence: string }[] {
+  weighed = [],
+}: Pick<Fade, 'stops' | 'pots' | 'weighed'>): readonly { path: readonly (string | number)[]; sentence: string }[] {
   const wrong = stops.findIndex((stop, i) => i > 0 && stop.at < stops[i - 1].at + STOPS_APART - 1e-9);
   if (wrong > 0)
     return [
@@ -74,5 +86,13 @@ function fadeFaults({
     return [{ path: ['stops', 0, 'cover'], sentence: 'A fade from bare to bare shows nothing. Give one stop some cover.' }];
   if (pots < poured)
     return [{ path: ['pots'], sentence: `Each of the ${poured} stops takes a pot of its own: take at least ${poured}.` }];
-  return [];
+  const jars = new Set(stops.flatMap(({ parts }) => parts.map(({ item }) => item)));
+  return weighed.flatMap(({ pot, parts }, i) => {
+    const fault = (field: 'pot' | 'parts', sentence: string) => [{ path: ['weighed', i, field], sentence }];
+    if (pot >= pots) return fault('pot', `There is no pot ${pot + 1} in this fade to be weighed: it has ${pots}.`);
+    if (weighed.findIndex((one) => one.pot === pot) < i)
+      return fault('pot', `Pot ${pot + 1} was weighed twice: keep one of them.`);
+    const strange = parts.some(({ item }) => !jars.has(item));
+    return strange ? fault('parts', `Pot ${pot + 1} was weighed with a jar that is in no stop of the fade.`) : [];
+  });
 }

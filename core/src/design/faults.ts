@@ -17,6 +17,10 @@ export const pathText = (path: readonly PropertyKey[]): string =>
     '',
   ) || '(whole file)';
 
+/** What a file holds, as whoever writes one by hand would call it. */
+const kinds: Readonly<Record<string, string>> = { array: 'list', int: 'whole number', object: 'record', string: 'text' };
+const kindOf = (expected: string): string => kinds[expected] ?? expected;
+
 /* What a schema has no sentence of its own for. Said by the parser while it still has the value in hand. */
 z.config({
   customError: (issue) => {
@@ -24,7 +28,9 @@ z.config({
       case 'unrecognized_keys':
         return `Nothing here is called ${issue.keys.map((key) => `“${key}”`).join(', ')}. Remove it, or check the spelling.`;
       case 'invalid_type':
-        return issue.input === undefined ? `A ${issue.expected} is missing here.` : `Here a ${issue.expected} is wanted.`;
+        return issue.input === undefined
+          ? `A ${kindOf(issue.expected)} is missing here.`
+          : `Here a ${kindOf(issue.expected)} is wanted.`;
       case 'invalid_value':
       case 'invalid_union':
         return 'This value isn’t one that fits here.';

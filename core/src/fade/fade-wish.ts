@@ -43,6 +43,8 @@ export interface FadeWish {
   /** the maker's spoon, ml */
   readonly step: number;
   readonly castOff: boolean;
+  /** what jars gave for a pot, by the pot, where it was weighed at a cup before and is laid as it was; nothing elsewhere */
+  readonly weighed?: ReadonlyMap<number, FadeMix['parts']>;
 }
 
 /** The widest step over the narrowest that is even enough; beyond it a finer spoon is asked for. */

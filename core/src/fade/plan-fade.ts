@@ -1,7 +1,7 @@
 import { deltaE2000, hexOf, labOf, type Lab } from '../colour';
 import { coarsestCut, gramsPerMl, type Part } from '../glitter';
 import { tidy } from '../units';
-import { withCastOff } from './cast-off-pots';
+import { freshPot, withCastOff } from './cast-off-pots';
 import {
   choppySteps,
   deadStretch,
@@ -17,10 +17,10 @@ import { potsOnSpoons } from './pots-on-spoons';
 import { seenFrom, type SeenFrom } from './seen-from';
 import { coverAt, eachJarOnce, evenLegs, legsOf, measured, seenOnLeg, type Leg } from './way-of-fade';
 
-/** So many ml of a stop's mix. */
+/** So many ml of a stop's mix, or of a jar. */
 export interface Spoonful {
-  /** the stop it is the mix of, counted from 0 */
-  readonly stop: number;
+  /** the stop it is the mix of, counted from 0; null of a jar, where the pot is laid as it was weighed */
+  readonly stop: number | null;
   readonly name: string;
   readonly ml: number;
   /** for those who weigh */
@@ -31,6 +31,8 @@ export interface Spoonful {
 export interface FadePot {
   readonly parts: readonly { readonly item: FadeMix['parts'][number]['item']; readonly name: string; readonly ml: number }[];
   readonly spoons: readonly Spoonful[];
+  /** whether it is as it was weighed at a cup before, whatever the stops say */
+  readonly weighed: boolean;
   /** ml of what the pot before cast off that it is begun with */
   readonly fromCastOff: number;
   /** the same jar by jar: it is in `parts`, but no jar gives it */
@@ -109,18 +111,18 @@ export function planFade(wish: FadeWish): FadePlan {
   const order = orderOf(alike);
   const taken = wish.castOff
     ? withCastOff(wish, places, alike, order)
-    : alike.map((choice) => ({ ...choice, fromCastOff: 0, parts: null, reused: [] }));
+    : alike.map((choice, pot) => freshPot(wish, places, choice, pot));
+  const weighed = taken.map((_, i) => wish.weighed?.has(i) ?? false);
   const steps = stepsOf(taken);
-  const surplus = taken.reduce(
-    (sum, { ofFrom, ofTo, fromCastOff }, i) =>
-      sum + ofFrom + ofTo + fromCastOff - (ofFrom + ofTo + fromCastOff > 0 ? needed[i] : 0),
-    0,
-  );
+  const surplus = taken.reduce((sum, { ofFrom, ofTo, fromCastOff }, i) => {
+    const poured = ofFrom + ofTo + fromCastOff;
+    return weighed[i] || poured === 0 ? sum : sum + poured - needed[i];
+  }, 0);
   const equal = equalSpoons(wish);
   const path = lengths.reduce((sum, length) => sum + length, 0);
   const span = Math.max(...taken.flatMap((one, i) => taken.slice(i + 1).map((other) => deltaE2000(one.lab, other.lab))));
   const equalSteps = equal.flatMap(({ apart }) => (apart === null ? [] : [apart]));
-  const spoons = taken.map((choice, i) => spoonsOf(wish, i, places[i].leg, choice));
+  const spoons = taken.map((choice, i) => spoonsAsWeighed(wish, i) ?? spoonsOf(wish, i, places[i].leg, choice));
   return {
     madeFirst: madeFirstOf(wish, spoons.flat()),
     pots: taken.map((choice, i): FadePot => {
@@ -129,11 +131,12 @@ export function planFade(wish: FadeWish): FadePlan {
       return {
         parts,
         spoons: spoons[i],
+        weighed: weighed[i],
         fromCastOff: choice.fromCastOff,
         reused: choice.reused,
         ml: tidy(poured),
         // What it weighs with no cast-off in it: that is of the same jars.
-        gramsPerMl: weightOf(mixed(places[i].leg, alike[i])),
+        gramsPerMl: weightOf(wish.weighed?.get(i) ?? mixed(places[i].leg, alike[i])),
         kept: choice.kept,
         castOff: castOffOf(choice.kept, wish),
         bare: Math.exp(-choice.kept),
@@ -169,7 +172,7 @@ export function planFade(wish: FadeWish): FadePlan {
         surplus /
         Math.max(
           1e-9,
-          needed.reduce((sum, ml) => sum + ml, 0),
+          needed.reduce((sum, ml, i) => (weighed[i] ? sum : sum + ml), 0),
         ),
     },
     spoon,
@@ -177,7 +180,8 @@ export function planFade(wish: FadeWish): FadePlan {
       span,
       steps,
       unrounded,
-      finer: worthMeasuringFiner(taken, ideal),
+      // What was weighed is meant to be so: no other spoon mends it.
+      finer: weighed.includes(true) ? [] : worthMeasuringFiner(taken, ideal),
       spoon: spoon < wish.step ? { ml: spoon, own: wish.step } : null,
     }),
   };
@@ -216,6 +220,10 @@ const mixed = ({ from, to }: Leg, { ofFrom, ofTo }: Pick<PotChoice, 'ofFrom' | '
   ...measured(from.mix, ofFrom),
   ...measured(to.mix, ofTo),
 ];
+
+/** Jar by jar what a pot was weighed of; null where it wasn't. */
+const spoonsAsWeighed = ({ weighed }: FadeWish, pot: number): readonly Spoonful[] | null =>
+  weighed?.get(pot)?.map(({ name, glitter, ml }) => ({ stop: null, name, ml, gramsPerMl: gramsPerMl(glitter) })) ?? null;
 
 /** A leg's two mixes by the stops they come from; a bare stop has none of its own. */
 function spoonsOf({ stops, slots }: FadeWish, pot: number, { from, to }: Leg, { ofFrom, ofTo }: PotChoice): readonly Spoonful[] {

@@ -23,6 +23,15 @@ export function potRecipe(
   ].join(' + ');
 }
 
+/** Which pots are as they were weighed, and until when; nothing where none is. */
+export function weighedWords({ laid }: Pick<PlannedFade, 'laid'>): string {
+  const pots = (laid?.pots ?? []).flatMap(({ weighed }, i) => (weighed ? [String(i + 1)] : []));
+  if (pots.length === 0) return '';
+  return pots.length === 1
+    ? `Pot ${pots[0]} is as it was weighed at a cup, until stops, pots or depth are changed.`
+    : `Pots ${listText(pots)} are as they were weighed at a cup, until stops, pots or depth are changed.`;
+}
+
 /** Pots in the order they are poured, in a sentence. */
 export function pouringOrder({ laid }: Pick<PlannedFade, 'laid'>): string {
   const [first, ...rest] = (laid?.order ?? []).map((pot) => pot + 1);

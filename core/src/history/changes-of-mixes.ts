@@ -1,5 +1,7 @@
 import type { PlannedBlend } from '../blends';
 import type { PlannedPart } from '../coats';
+import { asTheStopsSay } from '../design';
+import { weighedWords } from '../formats';
 import type { PlannedFade } from '../pots';
 import { amountText, countText, listText, type Units } from '../units';
 import type { Version } from './version';
@@ -34,8 +36,15 @@ function changesOfFade(old: PlannedFade | null, fade: PlannedFade | null, before
   if (!fade) return old && after.design.areas.some(({ id }) => id === old.area) ? [`${old.areaName} no longer fades.`] : [];
   const pots = countText(fade.slices.length, 'pot');
   if (!old) return [`${fade.areaName} fades, in ${pots}.`];
-  const written = ({ design }: Version) => JSON.stringify(design.fades.find(({ area }) => area === fade.area));
+  const written = ({ design }: Version, asStops = false) => {
+    const set = design.fades.find(({ area }) => area === fade.area);
+    return JSON.stringify(set && asStops ? asTheStopsSay(set) : set);
+  };
   if (written(before) === written(after)) return [];
+  if (written(before, true) === written(after, true)) {
+    const weighed = weighedWords(fade);
+    return [weighed ? `${fade.areaName}: ${weighed}` : `The pots of ${fade.areaName} as its stops say again.`];
+  }
   const from = countText(old.slices.length, 'pot');
   return [`The fade of ${fade.areaName} set otherwise, ${from === pots ? `in ${pots} as before` : `${from} → ${pots}`}.`];
 }

@@ -2,6 +2,6 @@ export * from './planned-areas';
 export * from './places';
 export { surfaceOf, type PlannedSurface } from './surface';
 export { handlePatch, layoutOf, layoutWeight } from './split-cup';
-export { slicesOfFade, strewnAreas, type FadePlaces, type FadeSlice, type FadeStretch } from './fade-slices';
+export { potId, slicesOfFade, strewnAreas, type FadePlaces, type FadeSlice, type FadeStretch } from './fade-slices';
 export { levelsOfCoats, type CoatLevels } from './coat-ends';
 export { liesBetween, startingHeights } from './height-parts';

@@ -24,7 +24,7 @@ const FARTHEST = 4;
 
 /**
  * What is known after measuring: the most likely value, with its curvature as the spread. The prior is one more reading, of the
- * logarithm (normal prior, normal errors: Gauss–Newton; J. Nocedal and S. Wright, "Numerical Optimization", chapter 10).
+ * logarithm (normal prior, normal errors: Gauss–Newton, then by secants; J. Nocedal and S. Wright, "Numerical Optimization", chapters 10 and 8).
  * @param near where the answer is looked for first
  * @param settled a share of the value; a last step smaller than this is the end
  */
@@ -32,8 +32,9 @@ export function learn(prior: Belief, readings: readonly Measured[], near: Belief
   const start = Math.log(prior.value);
   let at = Math.log(near.value);
   let here = lookedAt(at, prior, readings);
+  let bend = here.curve;
   for (let step = 0; step < STEPS; step += 1) {
-    let move = Math.min(start + FARTHEST - at, Math.max(start - FARTHEST - at, -here.slope / here.curve));
+    let move = Math.min(start + FARTHEST - at, Math.max(start - FARTHEST - at, -here.slope / bend));
     let next = lookedAt(at + move, prior, readings);
     // A model that bends may be stepped over: half as far until it is better.
     while (next.cost > here.cost && Math.abs(move) > settled) {
@@ -42,11 +43,18 @@ export function learn(prior: Belief, readings: readonly Measured[], near: Belief
     }
     if (next.cost > here.cost) break;
     at += move;
+    bend = bendOf((next.slope - here.slope) / move, next.curve);
     here = next;
     if (Math.abs(move) < settled) break;
   }
   return { value: Math.exp(at), spread: 1 / Math.sqrt(here.curve) };
 }
+
+/**
+ * How the slope really bent over the last step, which spares every other look at all readings; the curvature where that says
+ * nothing, as on a step that was next to none.
+ */
+const bendOf = (secant: number, curve: number): number => (secant > curve / 3 && secant < 3 * curve ? secant : curve);
 
 /** What all of it costs at a logarithm of the value, half its slope there, and half its curvature as Gauss and Newton have it. */
 function lookedAt(

@@ -1,26 +1,17 @@
-import { blendSchema, coatSchema, designSchema, type Coat, type CoatOf, type Design, type Settings } from '../design';
+import { coatSchema, designSchema, type Coat, type CoatOf, type Design, type Settings } from '../design';
 import { GLOVE_LOSS_SHARE, POT_LOSS_ML } from '../resin';
-import { countText, listText, percentText, thicknessText, tidy, type Units, amountText } from '../units';
+import { countText, percentText, thicknessText, tidy } from '../units';
 import { benchOf, type BenchCoat } from './bench';
 import type { LogEntry } from './log-entry';
-import type { Make, MakeAmount, MakeStep } from './make';
+import type { Make, MakeStep } from './make';
 import { filmOf } from './over-poured';
+import { pourChanges } from './pour-changes';
+import type { RecipeChange } from './recipe-change';
 import { reallyPoured } from './taken';
-
-/** One way in which a cup was really made other than planned, as a change to its recipe that can be taken or left. */
-export interface RecipeChange {
-  readonly id: string;
-  /** what it is of, and from what to what */
-  readonly of: string;
-  readonly planned: string;
-  readonly really: string;
-  /** the recipe with it; the same where what it changes is gone from it */
-  apply(design: Design): Design;
-}
 
 /**
  * What was really poured, counted and left out, as changes to the recipe: with all of them, its amounts are what was measured.
- * A mix is of one cup's; a blend poured in several passes takes their mean.
+ * A mix is of one cup's; what is poured in several passes takes their mean.
  * @param now the workshop as it is now: what its pots and gloves keep, as far as that was learnt since, tells the film that was
  *   really left, and so gives back the amounts that were really poured
  */
@@ -128,41 +119,6 @@ const withLoad = (coat: CoatOf<'ink'>, ink: string, load: number): CoatOf<'ink'>
   ...(coat.ink === ink ? { load } : {}),
   ...(coat.also ? { also: coat.also.map((one) => (one.ink === ink ? { ...one, load } : one)) } : {}),
 });
-
-/** Pours of areas that don't fade, by jar: the mean of what each pass really was. */
-function pourChanges({ design, cups }: Make, done: readonly BenchCoat[], units: Units): readonly RecipeChange[] {
-  return design.blends.flatMap(({ area, parts }) =>
-    parts.flatMap(({ item }): readonly RecipeChange[] => {
-      const key = `pour/${area}/${item}`;
-      const passes = done.flatMap(({ step, poured }) =>
-        step.amounts.filter((amount) => amount.key === key).map((amount) => ({ amount, poured: reallyPoured(amount, poured) })),
-      );
-      const first = passes.at(0)?.amount;
-      if (!first || passes.every(({ amount, poured }) => poured === amount.amount)) return [];
-      const mean = (of: (pass: { amount: MakeAmount; poured: number }) => number) =>
-        tidy(passes.reduce((sum, pass) => sum + of(pass), 0) / passes.length / cups);
-      const [before, ml] = [mean(({ amount }) => amount.amount), mean(({ poured }) => poured)];
-      const text = (amount: number) => amountText(amount, units, first.gramsPerMl ?? 1);
-      return [
-        {
-          id: key,
-          of: listText([first.name, ...(first.where === null ? [] : [first.where])]).replace(' and ', ', '),
-          planned: text(before),
-          really: text(ml),
-          apply: (to) => ({
-            ...to,
-            blends: to.blends.flatMap((blend) => {
-              if (blend.area !== area) return [blend];
-              const changed = blend.parts.flatMap((part) => (part.item !== item ? [part] : ml > 0 ? [{ ...part, ml }] : []));
-              const read = blendSchema.safeParse({ ...blend, parts: changed });
-              return read.success ? [read.data] : [];
-            }),
-          }),
-        },
-      ];
-    }),
-  );
-}
 
 /** The most letters a coat's note takes. */
 const NOTE = 300;

@@ -56,7 +56,7 @@ export const asPlannedSoFar = (coats: readonly BenchCoat[], laying: Readonly<Rec
 /**
  * Plans the rest of a cup from what was really poured, laid and left out of it: amounts of the coats to come, what the finished
  * cup will look like, and what is wrong now that wasn't. Glitter still to be poured stays as planned: what it is poured on doesn't
- * change how much covers. Pots of a fade are taken as planned too.
+ * change how much covers.
  * @param laying what was typed of the coat that is being laid, by what is measured; it counts as poured
  */
 export function fromHere(
@@ -109,11 +109,17 @@ function amountAnew(
   return planned === anew ? [] : [{ coat, key: amount.key, name: amount.name, amount: other.amount, planned, anew }];
 }
 
+/** Share left bare of a blend, or of a pot of a fade; null where neither lies. */
+const bareOf = ({ blends, fades }: Plan, place: string, area: string): number | null =>
+  fades.flatMap(({ laid }) => laid?.pots ?? []).find(({ id }) => id === place)?.bare ??
+  blends.find((one) => one.area === area)?.bare ??
+  null;
+
 function placesAnew(before: Plan, after: Plan): readonly PlaceAnew[] {
   return after.places.flatMap(({ id, name, area }) => {
     const [planned, becomes] = [before, after].map((plan) => plan.finished[id] ?? plan.bareWall);
     const deltaE = deltaE2000(labOf(reflectanceOf(planned)), labOf(reflectanceOf(becomes)));
-    const [bareBefore, bare] = [before, after].map(({ blends }) => blends.find((one) => one.area === area)?.bare ?? null);
+    const [bareBefore, bare] = [before, after].map((plan) => bareOf(plan, id, area));
     const barer = bare !== null && bareBefore !== null && Math.abs(bare - bareBefore) >= BARE_SEEN;
     if (!barer && deltaE < COLOUR_SEEN) return [];
     const cover = barer ? `${percentText(bare)} stays bare, ${percentText(bareBefore)} planned; ` : '';

@@ -8,6 +8,7 @@ export * from './taken';
 export * from './standing';
 export * from './mishap-answers';
 export * from './as-done';
+export type { RecipeChange } from './recipe-change';
 export * from './make-file';
 export * from './readings-of';
 export * from './pour-target';

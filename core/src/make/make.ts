@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { coatIdSchema, designIdSchema, designSchema, settingsSchema } from '../design';
+import { coatIdSchema, designIdSchema, designSchema, NO_COATS, settingsSchema } from '../design';
 import { hexSchema } from '../hex';
 import { GLOVE_LOSS_SHARE } from '../resin';
 import { shelfItemIdSchema, shelfItemSchema } from '../stock';
@@ -114,7 +114,7 @@ export const makeSchema = z.strictObject({
   at: z.iso.datetime(),
   /** what makers wrote “for next time” at earlier makes of this design, and at which of them */
   notes: z.array(z.strictObject({ coat: coatIdSchema.nullable(), text: z.string(), number: z.int() })).default([]),
-  steps: z.array(stepSchema).min(1, 'This design has no coats yet: lay some, then make it.'),
+  steps: z.array(stepSchema).min(1, NO_COATS),
 });
 export type Make = z.infer<typeof makeSchema>;
 

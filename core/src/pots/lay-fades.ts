@@ -118,6 +118,7 @@ function laid(fade: Fade, { area, slices, step, shelf, grounds }: LaidOn): LaidF
       depth: fade.depth,
       step,
       castOff: fade.castOff,
+      weighed: new Map((fade.weighed ?? []).map(({ pot, parts }) => [pot, jarsOf(parts, shelf)])),
     });
   } catch (error) {
     if (!(error instanceof FadeError)) throw error;
@@ -143,12 +144,16 @@ function laid(fade: Fade, { area, slices, step, shelf, grounds }: LaidOn): LaidF
   };
 }
 
-/** One jar goes by its own name; of more, their mix is made first and measured by the spoon. */
-const mixOf = rememberEach((parts: Fade['stops'][number]['parts'], name: string, shelf: readonly ShelfItem[]): FadeMix => {
-  const known = parts.flatMap(({ item, ml }) => {
+/** The parts whose jars are on the shelf, with what is known of them. */
+const jarsOf = (parts: Blend['parts'], shelf: readonly ShelfItem[]): FadeMix['parts'] =>
+  parts.flatMap(({ item, ml }) => {
     const jar = itemOf(shelf, item, 'glitter');
     return jar ? [{ item, name: jar.name, glitter: jar.flake, finish: jar.finish, ml }] : [];
   });
+
+/** One jar goes by its own name; of more, their mix is made first and measured by the spoon. */
+const mixOf = rememberEach((parts: Fade['stops'][number]['parts'], name: string, shelf: readonly ShelfItem[]): FadeMix => {
+  const known = jarsOf(parts, shelf);
   return { name: known.length === 1 ? known[0].name : `the mix of ${name}`, parts: known };
 }, 8);
 

@@ -3,10 +3,10 @@ import { areaWidths, type Area } from '../areas';
 import { scaledBlend } from '../blends';
 import { newFindings, type Finding } from '../check';
 import { withFix, type Fix } from '../coats';
-import { designSchema, faultsOf, type CoatId, type Design, type Workshop } from '../design';
+import { designSchema, faultsOf, type CoatId, type Design, type Fade, type Workshop } from '../design';
 import { planOf, type Plan } from '../plan';
 import { UnclearRegionError } from '../regions';
-import { amountText, areaText, countText, lengthText, type Units } from '../units';
+import { amountText, areaText, countText, lengthText, roundUpToStep, tidy, type Units } from '../units';
 import type { Cup } from '../vessel';
 import { onCup, type RefitWays } from './on-cup';
 
@@ -40,7 +40,7 @@ const faultOf = (error: ZodError): string => faultsOf(error).at(0)?.sentence ?? 
 
 /**
  * Refits a design on another cup: its areas as wished, each pour by how much more or less there is to cover, in whole spoons.
- * Films, masks and pots follow by themselves: they are worked out from the wall.
+ * Films, masks and pots follow by themselves: they are worked out from the wall, but for pots that were weighed.
  * @param mends taken one after the other, once it is refitted
  */
 export function refit(design: Design, cup: Cup, ways: RefitWays, workshop: Workshop, mends: readonly Mend[] = []): Refit {
@@ -74,7 +74,25 @@ function poured(design: Design, before: Plan, after: Plan, { shelf, settings }: 
       parts: blend.parts.map((part) => ({ ...part, ml: parts.find(({ item }) => item === part.item)?.ml ?? part.ml })),
     };
   });
-  return { ...design, blends };
+  return { ...design, blends, fades: design.fades.map((fade) => weighedAnew(fade, before, after)) };
+}
+
+/** ml that a fine scale tells apart. */
+const FINE = 0.01;
+
+/** Pots that were weighed, by how much more or less each has to cover; the others are worked out from the wall. */
+function weighedAnew(fade: Fade, before: Plan, after: Plan): Fade {
+  const { area, weighed } = fade;
+  if (!weighed) return fade;
+  const areaOf = ({ fades }: Plan, pot: number) => fades.find((one) => one.area === area)?.slices.at(pot)?.area ?? 0;
+  return {
+    ...fade,
+    weighed: weighed.map((one) => {
+      const [was, is] = [areaOf(before, one.pot), areaOf(after, one.pot)];
+      const anew = (ml: number) => (was === 0 || is === 0 ? ml : Math.max(FINE, roundUpToStep(tidy((ml * is) / was), FINE)));
+      return { ...one, parts: one.parts.map((part) => ({ ...part, ml: anew(part.ml) })) };
+    }),
+  };
 }
 
 const areaLines = (before: Plan, after: Plan, units: Units): readonly RefitLine[] =>

@@ -71,7 +71,7 @@ function problemOf(error: unknown): ApiError {
   const offline = {
     title: 'Not reached',
     status: 0,
-    detail: 'Aurantia can’t be reached. Your work is kept in this browser until it is back.',
+    detail: 'Aurantia can’t be reached, so this didn’t come through. Start it again, then try once more.',
   };
   if (!(error instanceof HttpErrorResponse) || error.status === 0) return new ApiError(offline);
   const body: unknown = typeof error.error === 'string' ? safeJson(error.error) : error.error;

@@ -1,7 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatDialog } from '@angular/material/dialog';
-import { cardOf } from '@aurantia/core';
+import { Router } from '@angular/router';
+import { cardOf, NO_COATS } from '@aurantia/core';
 import { CupFigure } from '../../parts/cup-view/cup-figure';
+import { Notices } from '../../services/notices';
 import { WorkshopMemory } from '../../services/workshop';
 import { OpenDesign } from '../open-design';
 import { DesignSession } from '../session';
@@ -18,6 +20,8 @@ import { BUTTONS } from '../../parts/buttons';
 export class CardStage {
   private readonly memory = inject(WorkshopMemory);
   private readonly dialog = inject(MatDialog);
+  private readonly notices = inject(Notices);
+  private readonly router = inject(Router);
   private readonly session = inject(DesignSession);
   protected readonly design = inject(OpenDesign).design;
   protected readonly plan = inject(OpenDesign).plan;
@@ -29,6 +33,11 @@ export class CardStage {
 
   /** Freezes a make of it; what is being kept is waited for, so that it is made as it is seen. */
   protected async make(): Promise<void> {
+    const { id, coats } = this.design();
+    if (coats.length === 0)
+      return this.notices.offer(NO_COATS, 'To the coats', () => {
+        void this.router.navigate(['/designs', id, 'coats']);
+      });
     const { MakeDialog } = await import('../../places/make-dialog/make-dialog');
     this.dialog.open(MakeDialog, {
       width: '520px',

@@ -15,6 +15,7 @@ import { RouterLink } from '@angular/router';
 import { retry, tap } from 'rxjs';
 import { standingText, stateAt } from '@aurantia/core/make';
 import { BUTTONS } from '../../parts/buttons';
+import { sameRows } from '../../parts/same-rows';
 import { Asking } from '../../services/asking';
 import { Beside } from '../../services/beside';
 import { Makes } from '../../services/makes';
@@ -51,13 +52,15 @@ export class BenchPlace {
   protected readonly log = signal(false);
   protected readonly signals = inject(BenchSignals);
 
-  protected readonly lines = computed(() =>
-    (this.makes.lines() ?? []).map((line) => ({
-      ...line,
-      called: line.number === 1 && line.label === '' ? line.name : `${line.name} · ${line.label || `make ${line.number}`}`,
-      stands: standingText(line.standing, this.time.now()),
-      state: stateAt(line.standing, this.time.now()),
-    })),
+  protected readonly lines = computed(
+    () =>
+      (this.makes.lines() ?? []).map((line) => ({
+        ...line,
+        called: line.number === 1 && line.label === '' ? line.name : `${line.name} · ${line.label || `make ${line.number}`}`,
+        stands: standingText(line.standing, this.time.now()),
+        state: stateAt(line.standing, this.time.now()),
+      })),
+    { equal: sameRows },
   );
   /** as many as fit on the strip; all of them are in the logbook */
   protected readonly first = computed(() => this.lines().slice(0, FIRST));
@@ -88,9 +91,10 @@ export class BenchPlace {
     });
     inject(DestroyRef).onDestroy(() => this.makes.lines.set(null));
     const title = inject(Title);
-    effect(() => {
+    const called = computed(() => {
       const bench = this.open.bench();
-      title.setTitle(bench ? `${standingText(bench.standing, this.time.now())} · Aurantia` : 'Bench · Aurantia');
+      return bench ? `${standingText(bench.standing, this.time.now())} · Aurantia` : 'Bench · Aurantia';
     });
+    effect(() => title.setTitle(called()));
   }
 }

@@ -19,7 +19,6 @@ import {
   reallyPoured,
   type Bench,
   type BenchCoat,
-  type BenchTimer,
   type Make,
 } from '@aurantia/core/make';
 import * as z from 'zod';
@@ -29,8 +28,9 @@ import { Beside } from '../../services/beside';
 import { keepHere } from '../../services/kept-here';
 import { WorkshopMemory } from '../../services/workshop';
 import { WorkshopTime } from '../../services/workshop-time';
-import { countdownText, momentText } from '../../parts/moment-text';
+import { momentText } from '../../parts/moment-text';
 import { CaughtPane } from './caught';
+import { CoatTimers } from './coat-timers';
 import { FromHerePane } from './from-here';
 import { whileLaying } from './laying';
 import { OpenMake } from './open-make';
@@ -52,10 +52,10 @@ type Aside = 'amounts' | 'caught' | 'weigh-in' | 'weigh-up' | 'wrong' | null;
 /** One coat as it is done: what to do, amounts and times to be read from two metres, and one large button. */
 @Component({
   selector: 'au-coat-work',
-  imports: [BUTTONS, CaughtPane, FromHerePane, Icon, OtherAmounts, WeighIn, WeighUp, WentWrong],
+  imports: [BUTTONS, CaughtPane, CoatTimers, FromHerePane, Icon, OtherAmounts, WeighIn, WeighUp, WentWrong],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './coat-work.html',
-  styleUrl: './coat-work.scss',
+  styleUrls: ['./tiles.scss', './coat-work.scss'],
   host: { '(document:keydown)': 'key($event)' },
 })
 export class CoatWork {
@@ -148,19 +148,6 @@ export class CoatWork {
   protected readonly needs = computed(() => listText(this.coat()?.step.needs ?? []));
   /** what the tiles don't say: film, pots, what sinks in */
   protected readonly lines = computed(() => this.coat()?.step.lines ?? []);
-  protected readonly timers = computed(() => {
-    const now = this.time.now();
-    const running = this.bench().timers;
-    if (running.length > 0) return running.map((timer) => this.timerRow(timer, now));
-    const step = this.coat()?.step;
-    const ahead = (name: string, minutes: number | null | undefined) =>
-      minutes ? [{ name, reads: `${minutes} min`, then: null, state: 'ahead' }] : [];
-    return [
-      ...ahead('Stir', step?.stir),
-      ...ahead(step?.mix ? 'On the cup within' : 'Glitter on it within', step?.within),
-      ...ahead('Look again after', step?.look),
-    ];
-  });
   /** all of a resin together, with what of it sinks in */
   protected readonly makes = computed(() => {
     const step = this.coat()?.step;
@@ -186,7 +173,7 @@ export class CoatWork {
   });
   protected readonly early = computed(() => {
     const { state, standing } = this.bench();
-    return state === 'waiting' && standing.opens !== null ? momentText(standing.opens, this.time.now()) : null;
+    return state === 'waiting' && standing.opens !== null ? momentText(standing.opens, this.time.minute()) : null;
   });
   /** what the large button does, and says */
   protected readonly deed = computed<{ readonly says: string; readonly what: 'begun' | 'done' } | null>(() => {
@@ -255,16 +242,5 @@ export class CoatWork {
     if (target.closest('a, button, input, textarea, select, [role=option], [contenteditable], .cdk-overlay-container')) return;
     event.preventDefault();
     this.act();
-  }
-
-  private timerRow({ name, counts, until, then }: BenchTimer, now: number) {
-    const at = momentText(until, now);
-    if (now >= until) return { name: name.replace(/ in$/, ''), reads: then, then: `since ${at}`, state: 'over' };
-    return {
-      name,
-      reads: countdownText(until - now),
-      then: counts === 'for' ? `until ${at}` : `at ${at}`,
-      state: until - now < 60_000 ? 'soon' : 'runs',
-    };
   }
 }

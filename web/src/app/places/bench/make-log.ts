@@ -89,7 +89,7 @@ export class MakeLog {
   protected readonly rows = computed(() => {
     const { make, entries } = this.logged();
     return logLines(make, entries, this.memory.settings())
-      .map((line) => ({ ...line, when: momentText(line.at, this.time.now()) }))
+      .map((line) => ({ ...line, when: momentText(line.at, this.time.minute()) }))
       .reverse();
   });
 }

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { MatDialog } from '@angular/material/dialog';
-import { farthestOff, photosApart, type MakePhoto, type MakePhotos } from '@aurantia/core/make';
+import { farthestOff, lastCoatOn, photosApart, type MakePhoto, type MakePhotos } from '@aurantia/core/make';
 import type { Observable } from 'rxjs';
 import { BUTTONS } from '../../parts/buttons';
 import { FileField } from '../../parts/fields/file-field';
@@ -130,7 +130,7 @@ export class MakePhotosStrip {
       photo,
       id: photo.id,
       small: this.photos.address(photo.id, 'small'),
-      when: momentText(Date.parse(photo.at), this.time.now()),
+      when: momentText(Date.parse(photo.at), this.time.minute()),
       says: photo.reading ? `read: ${worst(photo)}` : 'not read yet',
     })),
   );
@@ -168,13 +168,14 @@ export class MakePhotosStrip {
 
   protected async lay(photo: MakePhoto): Promise<void> {
     const { PhotoBeside } = await import('./photo-beside');
-    const { make } = this.logged();
+    const { make, entries } = this.logged();
+    const last = lastCoatOn(make, entries, Date.parse(photo.at));
     this.dialogs
       .open(PhotoBeside, {
         width: '1120px',
         maxWidth: '98vw',
         ariaLabel: 'A photo beside the plan',
-        data: { make, photo, others: this.here().others },
+        data: { make, photo, last, others: this.here().others },
       })
       .afterClosed()
       .subscribe(() => this.take(this.photos.of(make.id)));

@@ -54,7 +54,7 @@ export class MakeRail {
   );
 
   private when({ state, ended, due }: BenchCoat): string {
-    const now = this.time.now();
+    const now = this.time.minute();
     if (state === 'skipped') return 'left out';
     if (state === 'begun') return 'now';
     const moment = ended ?? due;

@@ -117,7 +117,7 @@ export class MakeScore {
       up: units.temperature === 'celsius' ? '°C' : '°F',
       points,
       marks: [],
-      told: { x: (at) => momentText(at, this.time.now()), y: (degrees) => temperatureText(degrees, units) },
+      told: { x: (at) => momentText(at, this.time.minute()), y: (degrees) => temperatureText(degrees, units) },
       axis: { y: (degrees) => String(units.temperature === 'celsius' ? degrees : Math.round(fahrenheitOf(degrees))) },
       top: Math.ceil(Math.max(...all) + 0.5),
       bottom: Math.floor(Math.min(...all) - 0.5),

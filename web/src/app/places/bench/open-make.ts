@@ -1,5 +1,5 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
-import { benchOf, type Bench } from '@aurantia/core/make';
+import { benchOf, standingOf, type Bench } from '@aurantia/core/make';
 import { Makes, wroteElsewhere, type LoggedMake, type NewEntry } from '../../services/makes';
 import { Notices } from '../../services/notices';
 import { WorkshopMemory } from '../../services/workshop';
@@ -8,7 +8,7 @@ import { WorkshopTime } from '../../services/workshop-time';
 /** What changes the shelf, or the settings. */
 const counts: readonly NewEntry['what'][] = ['done', 'undone', 'weighed', 'set', 'kept'];
 
-/** The make that is open at the bench: its log, how it stands each second, and what is written into it. */
+/** The make that is open at the bench: its log, how it stands, and what is written into it. */
 @Injectable()
 export class OpenMake {
   private readonly makes = inject(Makes);
@@ -21,9 +21,18 @@ export class OpenMake {
   readonly missing = signal<string | null>(null);
   /** something is on its way to the memory: a second press says nothing new */
   readonly busy = signal(false);
+  private readonly standing = computed(() => {
+    const logged = this.logged();
+    return logged && standingOf(logged.make, logged.entries);
+  });
+  /** how it stands changes by the minute, and where its window opens and closes: the seconds are the timers' alone */
+  private readonly changed = computed(() => {
+    const standing = this.standing();
+    return this.time.lastChange(standing ? [standing.opens, standing.closes && standing.closes + 1] : []);
+  });
   readonly bench = computed<Bench | null>(() => {
     const logged = this.logged();
-    return logged && benchOf(logged.make, logged.entries, this.time.now());
+    return logged && benchOf(logged.make, logged.entries, this.changed());
   });
 
   open(id: string | null): void {

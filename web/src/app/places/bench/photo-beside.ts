@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, ElementRef, inject, signal, viewChild } from '@angular/core';
 import { MAT_DIALOG_DATA, MatDialogModule } from '@angular/material/dialog';
-import { differenceWords, frontAngle } from '@aurantia/core';
+import { differenceWords, frontAngle, type CoatId } from '@aurantia/core';
 import { outlineLine, startingHandles, type CupHandles, type Picture, type PicturePoint } from '@aurantia/core/cup-photo';
 import type { Make, MakePhoto } from '@aurantia/core/make';
 import type { Subscription } from 'rxjs';
@@ -15,6 +15,8 @@ import { PhotoPoint } from './photo-point';
 export interface BesideAsked {
   readonly make: Make;
   readonly photo: MakePhoto;
+  /** the last coat that was on when it was taken; null of a bare cup */
+  readonly last: CoatId | null;
   /** photos of other makes of the design that were read */
   readonly others: readonly MakePhoto[];
 }
@@ -137,7 +139,7 @@ export class PhotoBeside {
   }
 
   protected look(): void {
-    const { photo, make } = this.asked;
+    const { photo, make, last, others } = this.asked;
     const picture = this.picture();
     if (!picture) return;
     this.stopLooking();
@@ -146,7 +148,7 @@ export class PhotoBeside {
     const [card, second] = to.cards;
     this.busy.set(true);
     this.refused.set(null);
-    this.photos.read({ make, picture, others: this.asked.others, ...to }).subscribe({
+    this.photos.read({ make, last, picture, others, ...to }).subscribe({
       next: (told) => {
         this.busy.set(false);
         this.answer.set({ ...told, to });

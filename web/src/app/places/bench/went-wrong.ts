@@ -69,7 +69,7 @@ export class WentWrong {
         bench: this.bench(),
         shelf: this.memory.shelf(),
         units: this.memory.settings().units,
-        clock: (moment) => momentText(moment, this.time.now()),
+        clock: (moment) => momentText(moment, this.time.minute()),
       })
     );
   });

@@ -3,6 +3,7 @@ import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
 import { countText } from '@aurantia/core';
 import { standingText, stateAt } from '@aurantia/core/make';
+import { sameRows } from '../../parts/same-rows';
 import { Makes } from '../../services/makes';
 import { WorkshopTime } from '../../services/workshop-time';
 
@@ -74,21 +75,25 @@ export class OnTheBench {
   private readonly makes = inject(Makes);
   private readonly time = inject(WorkshopTime);
   protected readonly countText = countText;
-  private readonly open = computed(() =>
-    (this.makes.lines() ?? []).filter(({ standing }) => !['done', 'given up'].includes(stateAt(standing, this.time.now()))),
+  private readonly open = computed(
+    () => (this.makes.lines() ?? []).filter(({ standing }) => !['done', 'given up'].includes(stateAt(standing, this.time.now()))),
+    { equal: sameRows },
   );
   protected readonly more = computed(() => this.open().length - NAMED);
-  protected readonly rows = computed(() => {
-    const now = this.time.now();
-    return this.open()
-      .slice(0, NAMED)
-      .map(({ id, name, number, label, standing }) => ({
-        id,
-        name: `${name} · ${label || `make ${number}`}`,
-        stands: standingText(standing, now),
-        state: stateAt(standing, now),
-      }));
-  });
+  protected readonly rows = computed(
+    () => {
+      const now = this.time.now();
+      return this.open()
+        .slice(0, NAMED)
+        .map(({ id, name, number, label, standing }) => ({
+          id,
+          name: `${name} · ${label || `make ${number}`}`,
+          stands: standingText(standing, now),
+          state: stateAt(standing, now),
+        }));
+    },
+    { equal: sameRows },
+  );
 
   constructor() {
     this.time.watch();

@@ -54,7 +54,7 @@ export class LearntPlace {
       readings: readings
         .map(({ id, at, reading, state, said, off }) => ({
           id,
-          when: momentText(Date.parse(at), this.time.now()),
+          when: momentText(Date.parse(at), this.time.minute()),
           says: readingText(reading, units),
           make: makes[id],
           state,

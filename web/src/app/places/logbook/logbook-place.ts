@@ -9,6 +9,7 @@ import { BUTTONS } from '../../parts/buttons';
 import { DateField } from '../../parts/fields/date-field';
 import { FileField } from '../../parts/fields/file-field';
 import { SearchField } from '../../parts/fields/search-field';
+import { sameRows } from '../../parts/same-rows';
 import { Asking } from '../../services/asking';
 import { Makes } from '../../services/makes';
 import { Notices } from '../../services/notices';
@@ -51,15 +52,17 @@ export class LogbookPlace {
     { initialValue: undefined },
   );
   protected readonly narrowed = computed(() => this.words().trim() !== '' || this.from() !== null || this.until() !== null);
-  protected readonly rows = computed(() =>
-    this.found()?.makes.map((line) => ({
-      id: line.id,
-      called: `${line.name}, make ${line.number}`,
-      label: [line.label, line.cups > 1 ? countText(line.cups, 'cup') : ''].filter((one) => one !== '').join(' · '),
-      begun: format(parseISO(line.at), 'd MMM yyyy'),
-      stands: standingText(line.standing, this.time.now()),
-      state: stateAt(line.standing, this.time.now()).replaceAll(' ', '-'),
-    })),
+  protected readonly rows = computed(
+    () =>
+      this.found()?.makes.map((line) => ({
+        id: line.id,
+        called: `${line.name}, make ${line.number}`,
+        label: [line.label, line.cups > 1 ? countText(line.cups, 'cup') : ''].filter((one) => one !== '').join(' · '),
+        begun: format(parseISO(line.at), 'd MMM yyyy'),
+        stands: standingText(line.standing, this.time.now()),
+        state: stateAt(line.standing, this.time.now()).replaceAll(' ', '-'),
+      })),
+    { equal: sameRows },
   );
   protected readonly count = computed(() => {
     const found = this.found();

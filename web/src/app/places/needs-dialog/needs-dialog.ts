@@ -28,7 +28,7 @@ export class NeedsDialog {
       for: listText(need.by),
       takes: takesText(need),
       lacks: need.short > 0 ? `${toBuyText(need)} to buy` : '',
-      runsOut: need.out ? `runs out at ${need.out.at}, ${momentText(need.out.due, this.time.now())}` : '',
+      runsOut: need.out ? `runs out at ${need.out.at}, ${momentText(need.out.due, this.time.minute())}` : '',
     })),
   );
   protected readonly says = computed(() => {

@@ -64,7 +64,7 @@ export class WeekPlace {
   protected readonly chosen = signal<StepAt | null>(null);
   /** what moved is told in full */
   protected readonly open = signal(false);
-  private readonly now = computed(() => Math.floor(this.time.now() / 60_000));
+  private readonly now = computed(() => this.time.minute() / 60_000);
   // Pins and plans are kept often, hands and arms seldom: the board is drawn anew for what it shows alone.
   private readonly means = computed(() => this.week.data()?.book.means ?? null);
   private readonly blocks = computed(() => this.week.data()?.book.blocks ?? null);

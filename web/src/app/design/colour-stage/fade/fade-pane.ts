@@ -19,8 +19,10 @@ import {
 } from '@aurantia/core';
 import {
   asFall,
+  asTheStopsSay,
   fadeHelps,
   turnedRound,
+  weighedWords,
   withFade,
   withMatchingBase,
   withoutFade,
@@ -118,6 +120,7 @@ export class FadePane {
     this.design().areas.some(({ id, kind }) => id === this.fade().area && kind === 'spiral'),
   );
   protected readonly laid = computed(() => this.planned().laid);
+  protected readonly weighed = computed(() => weighedWords(this.planned()));
   protected readonly measure = computed(() => fadeMeasure(this.planned()));
   protected readonly order = computed(() => pouringOrder(this.planned()));
   protected readonly passes = computed(() => passWords(this.planned()));
@@ -191,6 +194,7 @@ export class FadePane {
     }
   }
 
+  protected asStops = (): void => this.set(asTheStopsSay);
   protected add = (): void => this.set(withStopAdded);
   protected turn = (): void => this.set(turnedRound);
   protected fall = (): void => this.set(asFall);
