@@ -15,18 +15,23 @@ function count(name, ok, passes = ok ? 1 : 0, fails = ok ? 0 : 1) {
   if (!ok) broken.push(name);
 }
 
+/** What takes longer than any of it ever did hangs: it is ended, so that what it said so far can be read. */
+const PATIENCE = 20 * 60_000;
+
 /** Runs a command to its end; what it prints comes in one piece, so that two beside each other stay readable. */
 function run(name, command, words, { folder = ROOT, quiet = false } = {}) {
   const begun = Date.now();
   return new Promise((resolve) => {
-    const child = spawn(command, words, { cwd: folder, stdio: ['ignore', quiet ? 'ignore' : 'pipe', 'pipe'] });
+    const child = spawn(command, words, { cwd: folder, stdio: ['ignore', quiet ? 'ignore' : 'pipe', 'pipe'], timeout: PATIENCE });
     const said = [];
     child.stdout?.on('data', (chunk) => said.push(chunk));
     child.stderr.on('data', (chunk) => said.push(chunk));
     child.once('error', (error) => said.push(Buffer.from(`${error.message}\n`)));
-    child.once('close', (status) => {
+    child.once('close', (status, signal) => {
       const seconds = Math.round((Date.now() - begun) / 1000);
-      process.stdout.write(`\n— ${name}, ${seconds} s\n${Buffer.concat(said).toString()}`);
+      process.stdout.write(
+        `\n— ${name}, ${seconds} s${signal === null ? '' : `: ended by ${signal}`}\n${Buffer.concat(said).toString()}`,
+      );
       resolve(status);
     });
   });
@@ -41,8 +46,14 @@ async function jest(workspace, share = null) {
   const name = share === null ? `tests of ${workspace}` : `tests of ${workspace}, ${share}`;
   const report = join(ROOT, '.test', `${workspace}${share === null ? '' : `-${share.replace('/', '-of-')}`}.json`);
   rmSync(report, { force: true });
-  const words = ['jest', '--ci', '--json', `--outputFile=${report}`, ...(share === null ? [] : [`--shard=${share}`])];
-  const status = await run(name, 'npx', words, { folder: join(ROOT, workspace), quiet: true });
+  const words = [
+    join(ROOT, 'node_modules', 'jest', 'bin', 'jest.js'),
+    '--ci',
+    '--json',
+    `--outputFile=${report}`,
+    ...(share === null ? [] : [`--shard=${share}`]),
+  ];
+  const status = await run(name, process.execPath, words, { folder: join(ROOT, workspace), quiet: true });
   const result = existsSync(report)
     ? JSON.parse(readFileSync(report, 'utf8'))
     : { numPassedTests: 0, numFailedTests: 0, testResults: [] };

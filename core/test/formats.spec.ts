@@ -184,7 +184,7 @@ describe('the card', () => {
 
 test('the published schema is the one the program reads by', () => {
   const published = (name: string): unknown =>
-    JSON.parse(readFileSync(join(__dirname, '..', '..', 'docs', `${name}.schema.json`), 'utf8'));
+    JSON.parse(readFileSync(join(import.meta.dirname, '..', '..', 'docs', `${name}.schema.json`), 'utf8'));
   expect(published('design')).toEqual(JSON.parse(JSON.stringify(designJsonSchema())));
   expect(published('make')).toEqual(JSON.parse(JSON.stringify(makeJsonSchema())));
 });

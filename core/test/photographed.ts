@@ -64,26 +64,33 @@ export function photographed(
   };
   const radiusAt = (height: number) => radiusOf(circumferenceAt(stations, height));
   const light = (aside: number) => 1 - camera.side + camera.side * Math.max(0, Math.cos(radians(aside - camera.from)));
+  const [rows, columns] = [Math.round(1.7 * HEIGHT), Math.round(1.1 * HEIGHT)];
+  const asideOf = (column: number) => 90 * ((2 * (column + 0.5)) / columns - 1);
   const pixels = new Uint8ClampedArray(4 * WIDTH * HEIGHT).fill(255);
-  const put = (x: number, y: number, rgb: Triple, lit: number) => {
+  const seenAs = (rgb: Triple, lit: number): readonly number[] => {
     const seen = hexOfLinearRgb(
       [0, 1, 2].map((axis) => Math.min(1, rgb[axis] * lit * camera.gains[axis] * 0.8)) as unknown as Triple,
     );
-    const from = 4 * (y * WIDTH + x);
-    for (const axis of [0, 1, 2])
-      pixels[from + axis] = Number.parseInt(seen.slice(1 + 2 * axis, 3 + 2 * axis), 16) + camera.noise * normal();
+    return [0, 1, 2].map((axis) => Number.parseInt(seen.slice(1 + 2 * axis, 3 + 2 * axis), 16));
   };
-  if (behind) for (let y = 0; y < HEIGHT; y += 1) for (let x = 0; x < WIDTH; x += 1) put(x, y, behind(x / WIDTH, y / HEIGHT), 1);
-  const colours = places.map(({ hex }) => linearRgbOfHex(hex));
+  const put = (x: number, y: number, seen: readonly number[]) => {
+    const from = 4 * (y * WIDTH + x);
+    for (let axis = 0; axis < 3; axis += 1) pixels[from + axis] = seen[axis] + camera.noise * normal();
+  };
+  if (behind)
+    for (let y = 0; y < HEIGHT; y += 1) for (let x = 0; x < WIDTH; x += 1) put(x, y, seenAs(behind(x / WIDTH, y / HEIGHT), 1));
+  /** Of each place, and of what is in none, how it is seen in each column: its light is the same from rim to foot. */
+  const inColumns = [...places.map(({ hex }) => hex), ...(bare === null ? [] : [bare])].map((hex) =>
+    Array.from({ length: columns }, (_, column) => seenAs(linearRgbOfHex(hex), light(asideOf(column)))),
+  );
   const placeAt = placeFinder(places);
-  const [rows, columns] = [Math.round(1.7 * HEIGHT), Math.round(1.1 * HEIGHT)];
   const done = new Set<number>();
   // Nearer points are put last, over what they hide.
   for (let row = 0; row < rows; row += 1) {
     const at = (rim * (row + 0.5)) / rows;
     const radius = radiusAt(at);
     for (let column = 0; column < columns; column += 1) {
-      const aside = 90 * ((2 * (column + 0.5)) / columns - 1);
+      const aside = asideOf(column);
       const [x, y] = project(radius * Math.sin(radians(aside)), at, radius * Math.cos(radians(aside))).map(Math.round);
       const key = y * WIDTH + x;
       if (x < 0 || y < 0 || x >= WIDTH || y >= HEIGHT || done.has(key)) continue;
@@ -91,7 +98,7 @@ export function photographed(
       const place = placeAt(angle, at);
       if (place < 0 && bare === null) continue;
       done.add(key);
-      put(x, y, place < 0 ? linearRgbOfHex(bare ?? '') : colours[place], light(aside));
+      put(x, y, inColumns[place < 0 ? places.length : place][column]);
     }
   }
   const corner = (aside: number, height: number) => project(radiusAt(height) * Math.sin(radians(aside)), height, 0);
@@ -104,8 +111,9 @@ export function photographed(
   const lit = (of: string) =>
     linearRgbOfHex(of).map((value, axis) => value * light(0) * camera.gains[axis] * 0.8) as unknown as Triple;
   const hang = (of: string, from: number) => {
+    const seen = seenAs(linearRgbOfHex(of), light(0));
     for (let y = Math.round(0.44 * HEIGHT); y < 0.56 * HEIGHT; y += 1)
-      for (let x = Math.round(from * WIDTH); x < (from + 0.11) * WIDTH; x += 1) put(x, y, linearRgbOfHex(of), light(0));
+      for (let x = Math.round(from * WIDTH); x < (from + 0.11) * WIDTH; x += 1) put(x, y, seen);
     return { seen: hexOfLinearRgb(lit(of)), is: of };
   };
   const cards: CupPhoto['cards'] = [hang(card, 0.06), ...(second === null ? [] : [hang(second, 0.83)])];

@@ -6,7 +6,7 @@ import { refit, type RefitWays } from '../src/refit';
 import { demoFile, demoNames, workshop } from './workshop';
 
 const cups: readonly Cup[] = (
-  JSON.parse(readFileSync(join(__dirname, '..', '..', 'demo', 'cups.json'), 'utf8')) as { cup?: unknown }[]
+  JSON.parse(readFileSync(join(import.meta.dirname, '..', '..', 'demo', 'cups.json'), 'utf8')) as { cup?: unknown }[]
 ).map((one) => cupSchema.parse(one.cup ?? one));
 const usual: RefitWays = { heights: 'share', teeth: 'number', motifs: 'scaled' };
 const others: readonly RefitWays[] = [

@@ -57,4 +57,6 @@ export async function running(file = newFile(), demo = false, pictures = false):
 }
 
 export const demoFile = (name: string): DesignFile =>
-  designFileSchema.parse(JSON.parse(readFileSync(join(__dirname, '..', '..', 'demo', 'designs', `${name}.json`), 'utf8')));
+  designFileSchema.parse(
+    JSON.parse(readFileSync(join(import.meta.dirname, '..', '..', 'demo', 'designs', `${name}.json`), 'utf8')),
+  );

@@ -10,7 +10,7 @@ import { openStore } from '../src/store/open-store';
 import { together } from '../src/store/together';
 import { demoFile, newFile, running } from './memory';
 
-const ROOT = join(__dirname, '..', '..');
+const ROOT = join(import.meta.dirname, '..', '..');
 const { design } = demoFile('peat-fire');
 
 const children: ReturnType<typeof spawn>[] = [];

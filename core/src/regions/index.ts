@@ -1,4 +1,5 @@
 export * from './region';
+export * from './inside';
 export * from './clip';
 export * from './cone-metric';
 export * from './seam';
