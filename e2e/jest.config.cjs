@@ -1,9 +1,8 @@
 module.exports = {
   testMatch: ['<rootDir>/test/**/*.spec.ts'],
-  transform: { '\\.(ts|js)$': '@swc/jest' },
-  transformIgnorePatterns: ['/node_modules/(?!culori|uuid|clipper2-ts|qr)'],
-  testEnvironment: 'node',
-  testTimeout: 300000,
-  maxWorkers: 1,
+  // Straight in Node: the browser's tests wait for conditions, each with a limit of its own. Two at a time mostly wait for each other's.
+  runner: ['jest-light-runner', { runtime: 'child_process' }],
+  setupFiles: ['<rootDir>/../scripts/read-typescript.mjs'],
+  maxWorkers: 2,
   globalSetup: '<rootDir>/../scripts/bundled.mjs',
 };

@@ -15,9 +15,15 @@ const OFTEN = 50;
 /**
  * A fresh Chromium without a window.
  * @param graphics false takes WebGL away, as on a machine without a graphics card
+ * @param profile a folder it keeps its own things in, what it has compiled among them
  */
-export async function openBrowser(graphics = true): Promise<Browser> {
+export async function openBrowser(
+  graphics = true,
+  profile = mkdtempSync(join(tmpdir(), 'aurantia-chromium-')),
+): Promise<Browser> {
   const options = new Options();
+  // What was typed by one test isn't offered to another.
+  options.setUserPreferences({ 'autofill.profile_enabled': false, 'autofill.credit_card_enabled': false });
   options.setBinaryPath('/usr/bin/chromium');
   options.addArguments(
     '--headless=new',
@@ -27,7 +33,7 @@ export async function openBrowser(graphics = true): Promise<Browser> {
     '--disable-background-networking',
     '--disable-component-update',
     '--disable-sync',
-    `--user-data-dir=${mkdtempSync(join(tmpdir(), 'aurantia-chromium-'))}`,
+    `--user-data-dir=${profile}`,
     ...(graphics
       ? ['--use-angle=swiftshader', '--enable-unsafe-swiftshader', '--ignore-gpu-blocklist']
       : ['--disable-3d-apis', '--force-prefers-reduced-motion']),

@@ -7,7 +7,7 @@ export type Ready = 'shown' | 'enabled';
 
 /** Names as the standard computes them, for the page to be asked: one question finds an element, however many there are. */
 const spoken = buildSync({
-  stdin: { contents: 'export { computeAccessibleName as nameOf } from "dom-accessibility-api"', resolveDir: __dirname },
+  stdin: { contents: 'export { computeAccessibleName as nameOf } from "dom-accessibility-api"', resolveDir: import.meta.dirname },
   bundle: true,
   minify: true,
   format: 'iife',

@@ -25,9 +25,11 @@ export class Program {
     readonly folder = mkdtempSync(join(tmpdir(), 'aurantia-')),
   ) {}
 
-  /** Starts it and waits for the address it prints; a second start keeps the port. */
-  async start(): Promise<string> {
-    const port = this.address ? new URL(this.address).port : '0';
+  /**
+   * Starts it and waits for the address it prints; a second start keeps the port.
+   * @param port where it is to be found; any that is free where none is given
+   */
+  async start(port = this.address ? new URL(this.address).port : '0'): Promise<string> {
     const words = ['server/dist/serve.js', ...(this.demo ? ['--demo'] : [])];
     const child = spawn(process.execPath, words, {
       cwd: ROOT,

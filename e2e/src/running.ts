@@ -1,29 +1,80 @@
-import { openBrowser, PATIENCE, type Browser } from './browser';
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { openBrowser, PATIENCE, resize, type Browser } from './browser';
 import { Program } from './program';
 
 /** The program and the browser of a file of tests, there once its tests begin. */
 export let program: Program;
 export let browser: Browser;
 
-/**
- * Starts the program and a browser for all tests of a file, and ends both.
- * @param demo false for an empty workshop
- * @param graphics false where the solid cup isn't the matter: drawing it by the processor takes most of the time
- */
-export function programForAll({
-  demo = true,
-  graphics = true,
-}: { readonly demo?: boolean; readonly graphics?: boolean } = {}): void {
+/* One file after another finds the program where the last one had it, and the browser with what it compiled of it: as a maker does each day. */
+const PROFILE = mkdtempSync(join(tmpdir(), 'aurantia-chromium-'));
+let usualPort = '0';
+/** What pages keep, other than the program itself. */
+const KEPT_BY_PAGES = 'cookies,local_storage,indexeddb,file_systems,service_workers,cache_storage';
+
+async function startProgram(demo: boolean): Promise<void> {
+  program = new Program(demo);
+  // Where somebody has taken the port meanwhile, any other does.
+  await program.start(usualPort).catch(() => program.start('0'));
+  usualPort = new URL(program.address).port;
+}
+
+async function startBrowser(graphics: boolean): Promise<void> {
+  // Where the last one still holds the folder, a new one does.
+  browser = await openBrowser(graphics, PROFILE).catch(() => openBrowser(graphics));
+  await forgetful();
+}
+
+const endProgram = async () => (program as Program | undefined)?.end();
+const endBrowser = async () => (browser as Browser | undefined)?.quit();
+
+/** A tab in which nothing was before, and nothing kept by earlier pages. */
+async function forgetful(): Promise<void> {
+  const earlier = await browser.getAllWindowHandles();
+  await browser.switchTo().newWindow('tab');
+  const fresh = await browser.getWindowHandle();
+  for (const tab of earlier) {
+    await browser.switchTo().window(tab);
+    await browser.close();
+  }
+  await browser.switchTo().window(fresh);
+  await browser.sendDevToolsCommand('Storage.clearDataForOrigin', { origin: program.address, storageTypes: KEPT_BY_PAGES });
+  await resize(browser, 1280, 800);
+}
+
+interface Started {
+  /** false for an empty workshop */
+  readonly demo?: boolean;
+  /** false where the solid cup isn't the matter: drawing it by the processor takes most of the time */
+  readonly graphics?: boolean;
+}
+
+/** Starts the program and a browser for all tests of a file, and ends both. */
+export function programForAll({ demo = true, graphics = true }: Started = {}): void {
   beforeAll(async () => {
-    program = new Program(demo);
-    await program.start();
-    browser = await openBrowser(graphics);
+    await startProgram(demo);
+    await startBrowser(graphics);
   });
   afterAll(async () => {
-    // What never began has nothing to end.
-    await (browser as Browser | undefined)?.quit();
-    await (program as Program | undefined)?.end();
+    await endBrowser();
+    await endProgram();
   });
+}
+
+/** Starts the program anew for each test of a file or a group, in one browser that knows nothing of the test before. */
+export function programForEach({ demo = true, graphics = false }: Started = {}): void {
+  let begun = false;
+  beforeEach(async () => {
+    // A page of the test before, still there, would find this one's program at its own address.
+    if (begun) await forgetful();
+    await startProgram(demo);
+    if (!begun) await startBrowser(graphics);
+    begun = true;
+  });
+  afterEach(endProgram);
+  afterAll(endBrowser);
 }
 
 /** A place with next to nothing on it: on the way through it everything that was open is left, and nothing of it stays. */

@@ -7,7 +7,7 @@ import { madeAlready } from './made-already';
 import { photoOf } from './photo-of-make';
 import { Program } from './program';
 
-const FOLDER = join(__dirname, '..', '..', 'docs', 'screenshots');
+const FOLDER = join(import.meta.dirname, '..', '..', 'docs', 'screenshots');
 
 /** A picture of every main view, from the demo data: `fresh` ones are of the day the demo began, before any cup was made. */
 const shots: readonly {

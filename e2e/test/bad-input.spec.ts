@@ -118,7 +118,7 @@ describe('files', () => {
     await reads(browser, 'Lately on the table');
     await browser.findElement({ css: 'input[type=file]' }).sendKeys(path);
   };
-  const good = readFileSync(join(__dirname, '..', '..', 'demo', 'designs', 'peat-fire.json'), 'utf8');
+  const good = readFileSync(join(import.meta.dirname, '..', '..', 'demo', 'designs', 'peat-fire.json'), 'utf8');
 
   test('rubbish and another version are refused with the place and a sentence', async () => {
     await bring('equal parts, more or less');

@@ -2,21 +2,10 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { By } from 'selenium-webdriver';
-import { menuItem, openBrowser, press, reads, type Browser } from '../src/browser';
-import { Program } from '../src/program';
+import { menuItem, press, reads } from '../src/browser';
+import { browser, program, programForAll } from '../src/running';
 
-let program: Program;
-let browser: Browser;
-
-beforeAll(async () => {
-  program = new Program(true);
-  await program.start();
-  browser = await openBrowser(false);
-});
-afterAll(async () => {
-  await browser?.quit();
-  await program?.end();
-});
+programForAll({ graphics: false });
 
 const home = async () => {
   await browser.get(`${program.address}/designs`);

@@ -1,30 +1,7 @@
-import {
-  PATIENCE,
-  kept,
-  menuItem,
-  named,
-  openBrowser,
-  press,
-  reads,
-  type,
-  valueOf,
-  withNamed,
-  type Browser,
-} from '../src/browser';
-import { Program } from '../src/program';
+import { PATIENCE, kept, menuItem, named, press, reads, type, valueOf, withNamed } from '../src/browser';
+import { browser, program, programForEach } from '../src/running';
 
-let program: Program;
-let browser: Browser;
-
-beforeEach(async () => {
-  program = new Program(true);
-  await program.start();
-  browser = await openBrowser(false);
-});
-afterEach(async () => {
-  await browser?.quit();
-  await program?.end();
-});
+programForEach();
 
 const stored = async (id: string) =>
   (await (await fetch(`${program.address}/api/designs/${id}`)).json()) as { revision: number; document: { name: string } };

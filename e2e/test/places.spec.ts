@@ -1,31 +1,7 @@
 import { By } from 'selenium-webdriver';
-import {
-  PATIENCE,
-  kept,
-  menuItem,
-  named,
-  openBrowser,
-  painted,
-  press,
-  reads,
-  takeJar,
-  type,
-  type Browser,
-  valueOf,
-} from '../src/browser';
-import { Program } from '../src/program';
+import { PATIENCE, kept, menuItem, named, painted, press, reads, takeJar, type, valueOf } from '../src/browser';
+import { browser, program, programForEach } from '../src/running';
 
-let program: Program;
-let browser: Browser;
-const start = async (demo: boolean) => {
-  program = new Program(demo);
-  await program.start();
-  browser = await openBrowser(false);
-};
-afterEach(async () => {
-  await browser?.quit();
-  await program?.end();
-});
 interface Kept {
   readonly id: string;
   readonly document: { readonly name: string; readonly ratio?: readonly number[] };
@@ -35,7 +11,7 @@ const go = (path: string) => browser.get(`${program.address}${path}`);
 const value = (name: string) => valueOf(browser, name);
 
 describe('a workshop of one’s own, empty at first', () => {
-  beforeEach(() => start(false));
+  programForEach({ demo: false });
 
   test('every place says what to do, and a jar and a cup make a first design', async () => {
     await go('/shelf');
@@ -135,7 +111,7 @@ describe('a workshop of one’s own, empty at first', () => {
 });
 
 describe('the demo’s places', () => {
-  beforeEach(() => start(true));
+  programForEach();
 
   test('a jar is corrected on the shelf and every design that uses it follows', async () => {
     await go('/designs/orchard-frost/colour');

@@ -4,7 +4,7 @@ import { By, Key } from 'selenium-webdriver';
 import { choose, kept, menuItem, named, openArea, painted, press, reads, see, takeJar, type, valueOf } from '../src/browser';
 import { browser, program, programForAll } from '../src/running';
 
-const ROOT = join(__dirname, '..', '..');
+const ROOT = join(import.meta.dirname, '..', '..');
 programForAll();
 
 const stage = async (name: string) => {

@@ -264,7 +264,7 @@ test('an empty workshop is told what the week is for, and what is typed into its
     await empty.send(
       'POST',
       'designs/import',
-      JSON.parse(readFileSync(join(__dirname, '../../demo/designs/peat-fire.json'), 'utf8')) as object,
+      JSON.parse(readFileSync(join(import.meta.dirname, '../../demo/designs/peat-fire.json'), 'utf8')) as object,
     );
     await empty.send('POST', 'orders/table', { text: 'who;design;cups;due\nFirst;Peat Fire;1;' });
     await view.get(`${empty.address}/week`);
