@@ -16,7 +16,7 @@ function count(name, ok, passes = ok ? 1 : 0, fails = ok ? 0 : 1) {
 }
 
 /** What takes longer than any of it ever did hangs: it is ended, so that what it said so far can be read. */
-const PATIENCE = 20 * 60_000;
+const PATIENCE = 30 * 60_000;
 
 /** Runs a command to its end; what it prints comes in one piece, so that two beside each other stay readable. */
 function run(name, command, words, { folder = ROOT, quiet = false } = {}) {
@@ -41,26 +41,19 @@ async function step(name, command, words) {
   count(name, (await run(name, command, words)) === 0);
 }
 
-/** Runs a workspace's tests, or a share of them as `2/6`; a run that reports no test counts as a failure. */
-async function jest(workspace, share = null) {
-  const name = share === null ? `tests of ${workspace}` : `tests of ${workspace}, ${share}`;
-  const report = join(ROOT, '.test', `${workspace}${share === null ? '' : `-${share.replace('/', '-of-')}`}.json`);
+/** Runs a workspace's tests; a run that reports no test counts as a failure. */
+async function jest(workspace) {
+  const report = join(ROOT, '.test', `${workspace}.json`);
   rmSync(report, { force: true });
-  const words = [
-    join(ROOT, 'node_modules', 'jest', 'bin', 'jest.js'),
-    '--ci',
-    '--json',
-    `--outputFile=${report}`,
-    ...(share === null ? [] : [`--shard=${share}`]),
-  ];
-  const status = await run(name, process.execPath, words, { folder: join(ROOT, workspace), quiet: true });
+  const words = [join(ROOT, 'node_modules', 'jest', 'bin', 'jest.js'), '--ci', '--json', `--outputFile=${report}`];
+  const status = await run(`tests of ${workspace}`, process.execPath, words, { folder: join(ROOT, workspace), quiet: true });
   const result = existsSync(report)
     ? JSON.parse(readFileSync(report, 'utf8'))
     : { numPassedTests: 0, numFailedTests: 0, testResults: [] };
   const unrun = result.testResults.filter((suite) => suite.status === 'failed' && suite.assertionResults.length === 0).length;
   const fails = result.numFailedTests + unrun;
   const ok = status === 0 && result.numPassedTests > 0;
-  count(name, ok, result.numPassedTests, ok ? 0 : Math.max(1, fails));
+  count(`tests of ${workspace}`, ok, result.numPassedTests, ok ? 0 : Math.max(1, fails));
 }
 
 function browserInstalled() {
@@ -76,28 +69,19 @@ await installed();
 browserInstalled();
 await bundled();
 mkdirSync(join(ROOT, '.test'), { recursive: true });
-// The browser's tests mostly wait for what they want to see, however busy the machine is: two of them go beside everything
-// else, and whoever is through with that takes a share of theirs.
-const SHARES = 10;
-const waiting = Array.from({ length: SHARES }, (_, i) => `${i + 1}/${SHARES}`);
-const browserTests = async () => {
-  for (let share = waiting.shift(); share; share = waiting.shift()) await jest('e2e', share);
-};
+// The browser's tests, two files at a time, go beside everything else: they mostly wait for what they want to see.
 const build = "import('./scripts/ready.mjs').then(({ built }) => built())";
-const screens = step('the screens, built', process.execPath, ['-e', build]);
 const lanes = [
   async () => {
     await step('formatting', 'npm', ['run', '-s', 'format']);
     await step('lint', 'npm', ['run', '-s', 'lint']);
     await step('types', 'npm', ['run', '-s', 'types']);
     for (const workspace of ['web', 'server', 'core']) await jest(workspace);
-    await screens;
-    await browserTests();
   },
-  ...[1, 2].map(() => async () => {
-    await screens;
-    await browserTests();
-  }),
+  async () => {
+    await step('the screens, built', process.execPath, ['-e', build]);
+    await jest('e2e');
+  },
 ];
 await Promise.all(lanes.map((lane) => lane()));
 if (broken.length > 0) console.log(`\nFailed: ${broken.join(', ')}`);

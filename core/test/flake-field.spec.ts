@@ -79,7 +79,7 @@ test('a picture is the same however many make it', () => {
     }),
     { numRuns: 30 },
   );
-}, 60000);
+});
 
 test('a whole cup has its bare lip at the top and its areas where they belong', () => {
   const { design } = demoFile('orchard-frost');
@@ -290,4 +290,4 @@ test('any cup of any design gets its picture, whatever lies on it', () => {
     }),
     { numRuns: 25 },
   );
-}, 60000);
+});

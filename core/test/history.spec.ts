@@ -91,5 +91,5 @@ describe('what changed in a design', () => {
       }),
       { numRuns: 40 },
     );
-  }, 60000);
+  });
 });

@@ -52,7 +52,7 @@ test('a suggested plan has nothing to stop or look at that coats could settle, f
     { numRuns: 60 },
   );
   expect([...seen].filter((rule) => !beyond.includes(rule)).sort()).toEqual([]);
-}, 120000);
+});
 
 test('on a shelf without paint, glue or resin it is an order of work that can be kept', () => {
   for (const without of [['paint'], ['glue'], ['resin'], ['paint', 'glue', 'resin', 'glitter', 'ink', 'film']]) {

@@ -172,7 +172,7 @@ test('scattered motifs keep their distance and stay in their host on every wall,
     ),
     { numRuns: 25 },
   );
-}, 60000);
+});
 
 test('a band with two hundred scallops on both edges is judged rightly, crossings and all', () => {
   const cup = cupOf('tapered', 600);

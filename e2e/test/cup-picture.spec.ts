@@ -24,6 +24,15 @@ test('the cup turns by the pointer, drawn by the graphics card', async () => {
   await browser.wait(async () => (await canvas.takeScreenshot()) !== before, 45000, 'the cup never turns');
 });
 
+test('drawn so, and painted by many hands, no page breaks a rule of its policy or logs a fault', async () => {
+  await go('/designs/apiary-noon/areas', 'Left over on the wall');
+  await painted(browser);
+  await go('/designs/copper-eaves/colour', 'By the eye');
+  await painted(browser);
+  const logged = await browser.manage().logs().get('browser');
+  expect(logged.map((entry) => entry.message)).toEqual([]);
+});
+
 test('without a graphics card the cup is painted all the same', async () => {
   const plain = await openBrowser(false);
   try {

@@ -68,6 +68,11 @@ describe('each view passes axe and fits its window', () => {
     expect(await tooWide(browser)).toBeLessThanOrEqual(0);
     await browser.executeScript('document.documentElement.style.fontSize = ""');
   });
+  test('and none of them breaks a rule of its policy or logs a fault', async () => {
+    const logged = await browser.manage().logs().get('browser');
+    // That there is no graphics card here is said by what would draw with it.
+    expect(logged.map((entry) => entry.message).filter((message) => !message.includes('THREE.WebGLRenderer'))).toEqual([]);
+  });
   test('sections, templates, the decal planner, the measuring wizard and a refused file', async () => {
     await go('/designs/copper-eaves/areas', 'Left over on the wall');
     await press(browser, 'Sections');

@@ -69,4 +69,4 @@ test('whatever was done to a workshop, its backup makes another one the same, an
     await empty.stop();
   }
   await one.stop();
-}, 60000);
+});

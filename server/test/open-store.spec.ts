@@ -97,7 +97,7 @@ test('a start that an earlier program was killed in, between any two statements,
     expect(await store.selectFrom('palette').selectAll().execute()).toEqual([]);
     await store.destroy();
   }
-}, 60000);
+});
 
 test('before an upgrade a whole copy is set aside, and an upgrade that fails changes nothing', async () => {
   const file = newFile();

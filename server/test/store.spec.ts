@@ -70,7 +70,7 @@ test('a kill between two saves loses neither, and the work goes on', async () =>
   const server = await running(file);
   expect((await server.ask('GET', `/api/designs/${design.id}`)).body).toMatchObject({ revision: 3, document: { name: 'After' } });
   await server.stop();
-}, 60000);
+});
 
 test('whoever asks beside their own transaction is told at once, and nobody behind them waits', async () => {
   const store = await openStore(newFile());
@@ -101,7 +101,7 @@ describe('the command line', () => {
     const text = cardText(cardOf(plan, design, settings));
     expect(card([path])).toMatchObject({ status: 0, stdout: text });
     expect(card(['-'], readFileSync(path, 'utf8'))).toMatchObject({ status: 0, stdout: text });
-  }, 60000);
+  });
   test(
     'prints the plan',
     () => expect(JSON.parse(card([path, '--json']).stdout)).toEqual(JSON.parse(JSON.stringify(plan))),
@@ -120,5 +120,5 @@ describe('the command line', () => {
     expect(stderr).toMatch(/design\.areas\[0\]\.upper\.level: .*ends at 150 mm/);
     expect(card([]).status).toBe(2);
     expect(card([`${bad}.nowhere`]).status).toBe(2);
-  }, 60000);
+  });
 });

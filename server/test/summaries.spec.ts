@@ -34,7 +34,7 @@ test('each design gets its line and its picture, of its own size', async () => {
     const { width, height } = await sharp(rawPayload).metadata();
     expect(width / height).toBeCloseTo((picture?.width ?? 0) / (picture?.height ?? 1), 6);
   }
-}, 60000);
+});
 
 test('a save, a jar used up and a changed setting make lines old, and they come anew', async () => {
   await fresh();
@@ -46,7 +46,7 @@ test('a save, a jar used up and a changed setting make lines old, and they come 
   const [{ item }] = [demoFile('copper-eaves').design.blends[0].parts[0]];
   await server.ask('POST', `/api/shelf/${item}/movements`, { why: 'counted anew', amount: 0.5 });
   expect((await fresh('?search=copper')).designs[0]).toMatchObject({ line: '14 coats, 1 thing to look at', level: 'look' });
-}, 60000);
+});
 
 test('designs are found by words of their names and cups, without accents or case, and nothing typed is a pattern', async () => {
   await server.ask('POST', '/api/designs', { ...startingDesign('a', 'Café 100 %_glow', startingCup) });
@@ -77,4 +77,4 @@ test('what can’t be worked out has its name and no picture, and everything els
   const { designs } = await page();
   expect(designs[0]).toMatchObject({ id: 'odd', name: 'Odd', line: null, picture: null, fresh: false });
   expect((await fresh('?search=apiary')).designs).toHaveLength(1);
-}, 60000);
+});

@@ -148,28 +148,27 @@ test('settings are kept, and bad ones aren’t', async () => {
   expect((await server.ask('GET', '/api/workshop')).body).toMatchObject({ document: { spoonStep: 0.25 }, revision: 2 });
 });
 
+// The wider but shorter paper for each of them, the other one for the two that say most.
 test.each([
-  ['A4', '595.28 841.89'],
-  ['Letter', '612 792'],
-])(
-  'the card is a PDF of one page for every demo design, on %s',
-  async (paper, box) => {
-    for (const { id } of ((await server.ask('GET', '/api/designs')).body as DesignPage).designs) {
-      const { body, headers } = await server.ask('GET', `/api/designs/${id}/card.pdf?paper=${paper}`);
-      expect(headers['content-type']).toBe('application/pdf');
-      expect(body as string).toContain(`/MediaBox [0 0 ${box}]`);
-      expect(body as string).toContain('/Count 1\n');
-    }
-  },
-  // A machine that is busy with other things takes its time: nothing is measured here.
-  240_000,
-);
+  ['Letter', '612 792', (): boolean => true],
+  ['A4', '595.28 841.89', (id: string): boolean => id === 'apiary-noon' || id === 'copper-eaves'],
+])('the card is a PDF of one page for the demo’s designs, on %s', async (paper, box, among) => {
+  const { designs } = (await server.ask('GET', '/api/designs')).body as DesignPage;
+  const some = designs.filter(({ id }) => among(id));
+  expect(some.length).toBeGreaterThanOrEqual(2);
+  for (const { id } of some) {
+    const { body, headers } = await server.ask('GET', `/api/designs/${id}/card.pdf?paper=${paper}`);
+    expect(headers['content-type']).toBe('application/pdf');
+    expect(body as string).toContain(`/MediaBox [0 0 ${box}]`);
+    expect(body as string).toContain('/Count 1\n');
+  }
+});
 
 test('a design without a coat has a card too', async () => {
   const bare = { ...demoFile('peat-fire').design, id: 'bare', coats: [] };
   await server.ask('POST', '/api/designs', bare);
   expect((await server.ask('GET', '/api/designs/bare/card.pdf')).headers['content-type']).toBe('application/pdf');
-}, 60000);
+});
 
 describe('who may speak to it', () => {
   test('only this computer, by its own name', async () => {
