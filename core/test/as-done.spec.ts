@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { tidy } from '../src';
+import { designSchema, tidy } from '../src';
 import { asDone, makeOf, recipeWith, type LogEntry, type Make, type MakeId } from '../src/make';
 import { AT, coatOf, entry, made } from './made';
 import { demoNames, workshop } from './workshop';
@@ -79,6 +79,16 @@ describe('as it was really done', () => {
       { numRuns: 40 },
     );
   });
+  test('a slip of the pen is no change to the recipe: nine litres of everything leave it as it was planned', () => {
+    for (const name of demoNames) {
+      const make = made(name);
+      const slipped = done(make, ({ amounts }) => Object.fromEntries(amounts.map(({ key }) => [key, 9_000])));
+      const changes = asDone(make, slipped, workshop.settings);
+      for (const change of changes) expect(designSchema.safeParse(recipeWith(make, [change])).error).toBeUndefined();
+      expect(recipeWith(make, changes).blends).toEqual(make.design.blends);
+    }
+  });
+
   test('each change can be taken by itself, the frozen recipe stays, and what was left out is gone', () => {
     const make = made('peat-fire');
     const ink = coatOf(make, 'ink');

@@ -39,7 +39,7 @@ const done = (make: Make, more: (key: string) => number) =>
       what: 'done',
       coat,
       poured: Object.fromEntries(
-        amounts.flatMap(({ key, amount }) => (potKey(key) ? [[key, tidy(amount * more(key))] as const] : [])),
+        amounts.flatMap(({ key, amount }) => (potKey(key) ? [[key, tidy(Math.min(9_000, amount * more(key)))] as const] : [])),
       ),
     }),
   );
@@ -74,6 +74,17 @@ test('a pot that was poured as planned stays one that the stops say', () => {
   const log = done(make, (key) => (key.includes('/pot-2/') ? 1.5 : 1));
   const { weighed } = fadeOf(recipeWith(make, asDone(make, log, workshop.settings)));
   expect(weighed?.map(({ pot }) => pot)).toEqual([1]);
+});
+
+test('a slip of the pen is no change to the recipe: what no cup takes is left as it was planned', () => {
+  const make = makeOfDesign(design);
+  expect(
+    asDone(
+      make,
+      done(make, () => 1e5),
+      workshop.settings,
+    ),
+  ).toEqual([]);
 });
 
 test('half a pot too little is told of that pot alone: what stays bare there, and how far its colour is off', () => {

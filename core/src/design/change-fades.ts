@@ -47,15 +47,14 @@ function withFadeOf(design: Design, id: AreaId, depth: number, { from, to }: End
 }
 
 /** A design with a fade set otherwise. What was weighed was weighed for the pots it had: with other ones it is gone. */
-export const withFade = (design: Design, id: AreaId, change: (fade: Fade) => Fade): Design => ({
-  ...design,
-  fades: design.fades.map((fade) => {
-    if (fade.area !== id) return fade;
-    const changed = change(fade);
-    const stays = !fade.weighed || changed.weighed !== fade.weighed || potsAsked(changed) === potsAsked(fade);
-    return stays ? changed : asTheStopsSay(changed);
-  }),
-});
+export function withFade(design: Design, id: AreaId, change: (fade: Fade) => Fade): Design {
+  const fade = design.fades.find(({ area }) => area === id);
+  const changed = fade && change(fade);
+  if (!fade || !changed || changed === fade) return design;
+  const stays = !fade.weighed || changed.weighed !== fade.weighed || potsAsked(changed) === potsAsked(fade);
+  const taken = stays ? changed : asTheStopsSay(changed);
+  return { ...design, fades: design.fades.map((one) => (one === fade ? taken : one)) };
+}
 
 /** All that says what is in which pot; what is painted under them doesn't. */
 const potsAsked = ({ way, turns, pots, overlap, depth, castOff, stops }: Fade): string =>

@@ -31,17 +31,21 @@ export function halfDone(make: Make, coats: readonly BenchCoat[], now: Pick<Sett
   return recipeWith(make, laidChanges(make, coats, laid, now));
 }
 
-/** @param passes the coats whose pours count: what of them wasn't said is as planned */
+/**
+ * What no recipe can ask for, such as a litre of glitter on a cup, was a slip of the pen: it stays in the log and is no change.
+ * @param passes the coats whose pours count: what of them wasn't said is as planned
+ */
 const laidChanges = (
   make: Make,
   coats: readonly BenchCoat[],
   passes: readonly BenchCoat[],
   now: Pick<Settings, 'units' | 'losses'>,
-): readonly RecipeChange[] => [
-  ...coats.filter(({ state }) => state === 'skipped').map(({ step }) => leftOut(step)),
-  ...passes.flatMap((coat) => [...filmChange(make, coat, now), ...dropChanges(make, coat)]),
-  ...pourChanges(make, passes, now.units),
-];
+): readonly RecipeChange[] =>
+  [
+    ...coats.filter(({ state }) => state === 'skipped').map(({ step }) => leftOut(step)),
+    ...passes.flatMap((coat) => [...filmChange(make, coat, now), ...dropChanges(make, coat)]),
+    ...pourChanges(make, passes, now.units),
+  ].filter((change) => change.apply(make.design) !== make.design);
 
 const leftOut = ({ coat, title }: MakeStep): RecipeChange => ({
   id: `${coat}/left-out`,
@@ -51,15 +55,12 @@ const leftOut = ({ coat, title }: MakeStep): RecipeChange => ({
   apply: (design) => ({ ...design, coats: design.coats.filter(({ id }) => id !== coat) }),
 });
 
-/** A coat with something else in it; as it was where its schema would not take it. */
-const withCoat = (design: Design, id: string, change: (coat: Coat) => unknown): Design => ({
-  ...design,
-  coats: design.coats.map((coat) => {
-    if (coat.id !== id) return coat;
-    const read = coatSchema.safeParse(change(coat));
-    return read.success ? read.data : coat;
-  }),
-});
+/** A coat with something else in it; the design as it was where that coat is gone or its schema would not take it. */
+function withCoat(design: Design, id: string, change: (coat: Coat) => unknown): Design {
+  const coat = design.coats.find((one) => one.id === id);
+  const read = coatSchema.safeParse(coat && change(coat));
+  return read.success ? { ...design, coats: design.coats.map((one) => (one === coat ? read.data : one)) } : design;
+}
 
 /** ml of both parts of a resin as it was really mixed; null where it was as planned. */
 function mixedOtherwise({ step, poured }: BenchCoat): number | null {

@@ -58,15 +58,14 @@ function blendChange(area: string, jar: PouredJar, units: Units): RecipeChange {
     of: listText([amount.name, ...(amount.where === null ? [] : [amount.where])]).replace(' and ', ', '),
     planned: read(jar, before, units),
     really: read(jar, ml, units),
-    apply: (to) => ({
-      ...to,
-      blends: to.blends.flatMap((blend) => {
-        if (blend.area !== area) return [blend];
-        const changed = blend.parts.flatMap((part) => (part.item !== item ? [part] : ml > 0 ? [{ ...part, ml }] : []));
-        const taken = blendSchema.safeParse({ ...blend, parts: changed });
-        return taken.success ? [taken.data] : [];
-      }),
-    }),
+    apply: (to) => {
+      const blend = to.blends.find((one) => one.area === area);
+      if (!blend) return to;
+      const parts = blend.parts.flatMap((part) => (part.item !== item ? [part] : ml > 0 ? [{ ...part, ml }] : []));
+      if (parts.length === 0) return { ...to, blends: to.blends.filter((one) => one !== blend) };
+      const taken = blendSchema.safeParse({ ...blend, parts });
+      return taken.success ? { ...to, blends: to.blends.map((one) => (one === blend ? taken.data : one)) } : to;
+    },
   };
 }
 
