@@ -151,7 +151,9 @@ export class CoatsStage {
       .whole(this.design())
       .pipe(finalize(() => this.thinking.set(false)))
       .subscribe({
-        next: ({ coats }) => this.refused.set(this.session.change((design) => ({ ...design, coats }))),
+        // A coat that was laid by hand meanwhile stays.
+        next: ({ coats }) =>
+          this.refused.set(this.session.change((design) => (design.coats.length > 0 ? design : { ...design, coats }))),
         error: (error: unknown) => this.notices.failed(error),
       });
   }
