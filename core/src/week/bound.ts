@@ -45,7 +45,7 @@ export function boundOf({ now, ground, jobs, alone, cannot, pinned }: Prepared):
       tail += waits + work.hands;
     }
   });
-  const byHands = latest(hands, (minutes) => whenWorked(ground, minutes));
+  const byHands = latest(hands, whenWorked(ground));
   if (byHands && byHands.end > best.end) best = { end: byHands.end, why: { kind: 'hands', minutes: byHands.minutes } };
   const most = ground.arms.all;
   const byArms = most > 0 ? latest(arms, (minutes) => now + minutes / most) : null;
@@ -68,8 +68,8 @@ function latest(
   return best;
 }
 
-/** When so many minutes of hands can be over, everybody working through all their hours. */
-function whenWorked({ people, ends }: Ground, minutes: number): number {
+/** When so many minutes of hands can be over, everybody working through all their hours; asked of many, worked out once. */
+function whenWorked({ people, ends }: Ground): (minutes: number) => number {
   const changes = people
     .flatMap(({ free }) =>
       free.spans.flatMap(({ from, until }) => [
@@ -78,13 +78,18 @@ function whenWorked({ people, ends }: Ground, minutes: number): number {
       ]),
     )
     .sort((one, other) => one.at - other.at);
-  let [left, hands, last] = [minutes, 0, 0];
+  /** Stretches in which as many hands are there, with what was worked before each and by its end. */
+  const stretches: { readonly from: number; readonly hands: number; readonly before: number; readonly by: number }[] = [];
+  let [worked, hands, last] = [0, 0, 0];
   for (const { at, by } of changes) {
-    const worked = hands * (at - last);
-    if (hands > 0 && worked >= left) return last + left / hands;
-    left -= worked;
+    const before = worked;
+    worked += hands * (at - last);
+    if (hands > 0) stretches.push({ from: last, hands, before, by: worked });
     hands += by;
     last = at;
   }
-  return ends;
+  return (minutes) => {
+    const within = stretches.find(({ by }) => by >= minutes);
+    return within ? within.from + (minutes - within.before) / within.hands : ends;
+  };
 }
