@@ -186,6 +186,14 @@ test('another amount of A is answered with B; as planned it is no other amount',
   expect(Object.keys(fixture.componentInstance.poured())).toEqual(['a', 'b']);
   expect(await type(String(a.amount))).not.toHaveProperty('a');
   expect(await type('a bit')).not.toHaveProperty('a');
+  // What no log takes is told at once, and what it was before stays.
+  expect(await type('7')).toHaveProperty('a', 7);
+  expect(await type('-5')).toHaveProperty('a', 7);
+  expect(root.textContent).toContain('Nothing less than nothing goes on a cup.');
+  expect(await type('99999999')).toHaveProperty('a', 7);
+  expect(root.textContent).toContain('That is more than any cup takes.');
+  expect(await type('6')).toHaveProperty('a', 6);
+  expect(root.textContent).not.toContain('more than any cup takes');
 });
 
 test('moments read as a clock does, with the day where it is another one', () => {

@@ -12,10 +12,11 @@ const weight = z
   .min(0, 'A scale below nothing isn’t at nought: tare it, then weigh again.')
   .max(20_000, 'That is more than a scale for cups weighs.');
 /** by what is measured, what it really was */
-const poured = z.record(
-  z.string().min(1).max(200),
-  z.number().min(0, 'Nothing less than nothing goes on a cup.').max(10000, 'That is more than any cup takes.'),
-);
+const pouredAmount = z.number().min(0, 'Nothing less than nothing goes on a cup.').max(10000, 'That is more than any cup takes.');
+const poured = z.record(z.string().min(1).max(200), pouredAmount);
+
+/** Why no log takes an amount as poured, as a sentence; null where it does. */
+export const whyNotPoured = (amount: number): string | null => pouredAmount.safeParse(amount).error?.issues[0].message ?? null;
 
 export const mishaps = ['spilt', 'over-poured', 'too much glitter', 'too late', 'too early', 'jar missing', 'other'] as const;
 export type Mishap = (typeof mishaps)[number];

@@ -1,6 +1,6 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, model } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, model } from '@angular/core';
 import { amountText, gramText, thicknessText } from '@aurantia/core';
-import { answerPour, reallyPoured, type MakeAmount, type MakeStep } from '@aurantia/core/make';
+import { answerPour, reallyPoured, whyNotPoured, type MakeAmount, type MakeStep } from '@aurantia/core/make';
 import { BUTTONS } from '../../parts/buttons';
 import { NumberField } from '../../parts/fields/number-field';
 import { WorkshopMemory } from '../../services/workshop';
@@ -20,6 +20,7 @@ import { WorkshopMemory } from '../../services/workshop';
           [gramsPerMl]="amount.gramsPerMl"
           [unitName]="amount.unit === 'ml' ? '' : amount.unit + 's'"
           [value]="really(amount)"
+          [refused]="refused()[amount.key] ?? null"
           (valueChange)="type(amount, $event)"
         />
       }
@@ -39,6 +40,11 @@ export class OtherAmounts {
   private readonly memory = inject(WorkshopMemory);
   readonly step = input.required<MakeStep>();
   readonly poured = model<Readonly<Record<string, number>>>({});
+  /** by what is measured, why what was typed for it can't be; what it was before stays */
+  protected readonly refused = linkedSignal<MakeStep, Readonly<Record<string, string | null>>>({
+    source: this.step,
+    computation: () => ({}),
+  });
   /** which part of a resin was typed last: the other one follows it */
   private last: 'a' | 'b' = 'a';
 
@@ -71,6 +77,9 @@ export class OtherAmounts {
   }
 
   protected type({ key, amount }: MakeAmount, typed: number | null): void {
+    const why = typed === null ? null : whyNotPoured(typed);
+    this.refused.set({ ...this.refused(), [key]: why });
+    if (why !== null) return;
     if (key === 'a' || key === 'b') this.last = key;
     // As it was planned is no other amount.
     const others = Object.fromEntries(Object.entries(this.poured()).filter(([one]) => one !== key));
