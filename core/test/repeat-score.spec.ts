@@ -29,6 +29,11 @@ test('the farther an amount is off, the lower; the farthest is named, and which 
   expect(scores).toEqual([...scores].sort((one, other) => other - one));
   expect(scores[3]).toBeLessThan(scores[0]);
   expect(off(0.3).distances[0].says).toBe('Part A of First resin over the glitter: 30 % more than planned.');
+  expect(off(-0.3).distances[0].says).toBe('Part A of First resin over the glitter: 30 % less than planned.');
+  // Far more is told as far as it is, though it costs no more than all.
+  expect(off(1.5).distances[0].says).toBe('Part A of First resin over the glitter: 2.5 times as much as planned.');
+  expect(off(27).distances[0].says).toBe('Part A of First resin over the glitter: 28 times as much as planned.');
+  expect(off(27).score).toBe(off(1.5).score);
   expect(off(-0.3).distances[0].says).toContain('30 % less');
 });
 

@@ -82,19 +82,25 @@ function amountsOff(over: readonly BenchCoat[]): Distance {
       step.amounts
         .filter(({ amount }) => amount > 0)
         .map((one) => ({
-          share: Math.min(1, Math.abs(reallyPoured(one, poured) - one.amount) / one.amount),
-          more: reallyPoured(one, poured) > one.amount,
+          times: reallyPoured(one, poured) / one.amount,
+          share: Math.abs(reallyPoured(one, poured) - one.amount) / one.amount,
           name: one.where === null ? `${one.name} of ${step.title}` : `${one.name}, ${one.where}`,
         })),
     );
   if (off.length === 0) return { kind: 'amounts', points: 0, says: '' };
-  const root = Math.sqrt(off.reduce((sum, { share }) => sum + share ** 2, 0) / off.length);
+  const root = Math.sqrt(off.reduce((sum, { share }) => sum + Math.min(1, share) ** 2, 0) / off.length);
   const most = off.reduce((largest, one) => (one.share > largest.share ? one : largest), off[0]);
   return {
     kind: 'amounts',
     points: cost('amounts', root / ALL_OFF.amounts),
-    says: most.share > 0 ? `${most.name}: ${percentText(most.share)} ${most.more ? 'more' : 'less'} than planned.` : '',
+    says: most.share > 0 ? `${most.name}: ${timesText(most.times)} planned.` : '',
   };
+}
+
+/** How much of what was planned something is, where it isn't all: `12 % less than`, `28 times as much as`. */
+function timesText(times: number): string {
+  if (times >= 2) return `${times < 10 ? Number(times.toFixed(1)) : Math.round(times)} times as much as`;
+  return `${percentText(Math.abs(times - 1))} ${times > 1 ? 'more' : 'less'} than`;
 }
 
 function coatsOff(over: readonly BenchCoat[]): Distance {

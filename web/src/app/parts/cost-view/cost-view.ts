@@ -10,15 +10,19 @@ import { Choice } from '../fields/choice';
   imports: [BarsChart, Choice],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="sum">
-      <p>
-        <b>{{ each() }}</b> a cup
-      </p>
-      <p class="soft">{{ made() }}</p>
-    </div>
-    <au-choice label="Shown by" [options]="ways_" [value]="by()" (valueChange)="by.set($event)" />
-    <au-bars [label]="by() === 'kind' ? 'What a cup costs, by kind' : 'What a cup costs, by coat'" [bars]="bars()" />
-    @if (cost().unpriced.length > 0) {
+    @if (known()) {
+      <div class="sum">
+        <p>
+          <b>{{ each() }}</b> a cup
+        </p>
+        <p class="soft">{{ made() }}</p>
+      </div>
+      <au-choice label="Shown by" [options]="ways_" [value]="by()" (valueChange)="by.set($event)" />
+      <au-bars [label]="by() === 'kind' ? 'What a cup costs, by kind' : 'What a cup costs, by coat'" [bars]="bars()" />
+    } @else {
+      <p role="note">Nobody said what any of it costs. Jars have their price on the shelf, all else under Week, Money.</p>
+    }
+    @if (known() && cost().unpriced.length > 0) {
       <p class="unpriced" role="note">Not in it, for nobody said their price: {{ cost().unpriced.join(', ') }}.</p>
     }
   `,
@@ -42,6 +46,8 @@ export class CostView {
   /** what coats are called */
   readonly titles = input.required<readonly { readonly coat: CoatId; readonly title: string }[]>();
   private readonly one = computed(() => eachOf(this.cost()));
+  /** whether anything in it has a price: nothing is free because nobody wrote it down */
+  protected readonly known = computed(() => this.one().total > 0 || this.cost().unpriced.length === 0);
   protected readonly by = signal<'kind' | 'coat'>('kind');
   protected readonly ways_ = [
     { value: 'kind', name: 'Kind' },

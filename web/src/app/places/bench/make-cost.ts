@@ -13,7 +13,9 @@ import { Orders } from '../../services/orders';
   template: `
     <section aria-label="What it cost">
       <h3>What it cost so far</h3>
-      <p>{{ says() }}</p>
+      @if (says(); as text) {
+        <p>{{ text }}</p>
+      }
       @if (earned(); as text) {
         <p>{{ text }}</p>
       }
@@ -37,6 +39,8 @@ export class MakeCost {
   protected readonly titles = computed(() => this.logged().make.steps.map(({ coat, title }) => ({ coat, title })));
   protected readonly real = computed(() => realCost(this.logged().make, this.logged().entries, this.prices()));
   protected readonly says = computed(() => {
+    // Where nothing has a price, what there is says so.
+    if (eachOf(this.real()).total === 0) return '';
     const planned = eachOf(plannedCost(this.logged().make, this.prices()));
     return `${moneyText(eachOf(this.real()).total, this.money.ways())} a cup by what is written here, of ${moneyText(planned.total, this.money.ways())} planned. Cups that fail aren’t in it: this one is made.`;
   });
