@@ -81,11 +81,11 @@ function amountsOff(over: readonly BenchCoat[]): Distance {
     .flatMap(({ step, poured }) =>
       step.amounts
         .filter(({ amount }) => amount > 0)
-        .map((one) => ({
-          times: reallyPoured(one, poured) / one.amount,
-          share: Math.abs(reallyPoured(one, poured) - one.amount) / one.amount,
-          name: one.where === null ? `${one.name} of ${step.title}` : `${one.name}, ${one.where}`,
-        })),
+        .map((one) => {
+          const times = reallyPoured(one, poured) / one.amount;
+          const name = one.where === null ? `${one.name} of ${step.title}` : `${one.name}, ${one.where}`;
+          return { times, share: Math.abs(times - 1), name };
+        }),
     );
   if (off.length === 0) return { kind: 'amounts', points: 0, says: '' };
   const root = Math.sqrt(off.reduce((sum, { share }) => sum + Math.min(1, share) ** 2, 0) / off.length);

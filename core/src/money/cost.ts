@@ -113,6 +113,9 @@ export function byCoat({ lines }: Cost): readonly {
   return [...all.filter(({ coat }) => coat !== null), ...all.filter(({ coat }) => coat === null)];
 }
 
+/** Whether anything in it has a price: nothing is free because nobody wrote it down. */
+export const isKnown = ({ total, unpriced }: Cost): boolean => total > 0 || unpriced.length === 0;
+
 /** The same of one cup. */
 export function eachOf(cost: Cost): Cost {
   const { cups } = cost;

@@ -1,6 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
 import { durationText, type CoatId } from '@aurantia/core';
-import { byCoat, byKind, costKindNames, costKinds, eachOf, moneyText, type Cost, type MoneyWays } from '@aurantia/core/money';
+import {
+  byCoat,
+  byKind,
+  costKindNames,
+  costKinds,
+  eachOf,
+  isKnown,
+  moneyText,
+  type Cost,
+  type MoneyWays,
+} from '@aurantia/core/money';
 import { BarsChart, type Bars } from '../bars/bars';
 import { Choice } from '../fields/choice';
 
@@ -19,11 +29,12 @@ import { Choice } from '../fields/choice';
       </div>
       <au-choice label="Shown by" [options]="ways_" [value]="by()" (valueChange)="by.set($event)" />
       <au-bars [label]="by() === 'kind' ? 'What a cup costs, by kind' : 'What a cup costs, by coat'" [bars]="bars()" />
-    } @else {
-      <p role="note">Nobody said what any of it costs. Jars have their price on the shelf, all else under Week, Money.</p>
     }
-    @if (known() && cost().unpriced.length > 0) {
-      <p class="unpriced" role="note">Not in it, for nobody said their price: {{ cost().unpriced.join(', ') }}.</p>
+    @if (cost().unpriced.length > 0) {
+      <p class="unpriced" role="note">
+        {{ known() ? 'Not in it, for nobody said their price' : 'Nobody said the price of anything in it' }}:
+        {{ cost().unpriced.join(', ') }}.
+      </p>
     }
   `,
   styles: `
@@ -46,8 +57,7 @@ export class CostView {
   /** what coats are called */
   readonly titles = input.required<readonly { readonly coat: CoatId; readonly title: string }[]>();
   private readonly one = computed(() => eachOf(this.cost()));
-  /** whether anything in it has a price: nothing is free because nobody wrote it down */
-  protected readonly known = computed(() => this.one().total > 0 || this.cost().unpriced.length === 0);
+  protected readonly known = computed(() => isKnown(this.cost()));
   protected readonly by = signal<'kind' | 'coat'>('kind');
   protected readonly ways_ = [
     { value: 'kind', name: 'Kind' },

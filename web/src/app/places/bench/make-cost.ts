@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { eachOf, earnedBy, moneyText, plannedCost, realCost } from '@aurantia/core/money';
+import { eachOf, earnedBy, isKnown, moneyText, plannedCost, realCost } from '@aurantia/core/money';
 import { CostView } from '../../parts/cost-view/cost-view';
 import type { LoggedMake } from '../../services/makes';
 import { Money } from '../../services/money';
@@ -40,7 +40,7 @@ export class MakeCost {
   protected readonly real = computed(() => realCost(this.logged().make, this.logged().entries, this.prices()));
   protected readonly says = computed(() => {
     // Where nothing has a price, what there is says so.
-    if (eachOf(this.real()).total === 0) return '';
+    if (!isKnown(this.real())) return '';
     const planned = eachOf(plannedCost(this.logged().make, this.prices()));
     return `${moneyText(eachOf(this.real()).total, this.money.ways())} a cup by what is written here, of ${moneyText(planned.total, this.money.ways())} planned. Cups that fail aren’t in it: this one is made.`;
   });
