@@ -90,10 +90,13 @@ test('the light of any mix of a box lies within the envelope of that box', () =>
         const asked = question({ jars: glitters.map((one) => jar(one)), depth });
         const parts = glitters.map((glitter, at) => ({ glitter, ml: amounts[at] }));
         const shares = faceShares(parts);
+        const together = shares.slice(through.length).reduce((sum, own) => sum + own, 0);
         const box = {
           through: through.map((_, at) => at),
           hiding: below.map((_, at) => through.length + at),
-          shares: through.map((_, at) => [shares[at] * (1 - slack[at]), shares[at] + (1 - shares[at]) * slack[5 - at]] as const),
+          shares: [...shares.slice(0, through.length), together].map(
+            (own, at) => [own * (1 - slack[at]), own + (1 - own) * slack[5 - at]] as const,
+          ),
           strict: null,
         };
         const { middle, off } = new LightEnvelopes(new MixColours(asked)).of(box);

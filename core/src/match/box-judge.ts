@@ -4,7 +4,8 @@ import { TINY, type Bound } from './bound';
 import { LightEnvelopes, type LightEnvelope } from './light-envelope';
 import type { MixColours } from './mix-colour';
 import type { ShareBox } from './share-box';
-import { mostIn, type ShareLine } from './share-ranges';
+import type { ShareLine } from './share-ranges';
+import { ShareSums } from './share-sums';
 
 /** A box as bounds see it: worths of steps by bound and jar, and the same of shares of the see-through jars alone. */
 export interface JudgedBox {
@@ -35,8 +36,8 @@ export class BoxJudge {
     const jars = [...through, ...hiding];
     const count = through.length;
     const colours = this.coloursOf(box, light);
-    const worths: Float64Array[] = [];
-    const lines: ShareLine[] = [];
+    const open: { readonly most: number; readonly worth: Float64Array; readonly line: ShareLine }[] = [];
+    const sums = new ShareSums(shares);
     let strictest = Infinity;
     let strict: ShareBox['strict'] = null;
     for (let turn = 0; turn < bounds.length; turn += 1) {
@@ -46,27 +47,28 @@ export class BoxJudge {
       for (let band = 0; band < BANDS; band += 1)
         flat += Math.abs(x * xyzRows[0][band] + y * xyzRows[1][band] + z * xyzRows[2][band]) * light.off[band];
       const worth = new Float64Array(this.reflects.length);
-      const own = new Float64Array(count);
-      let rest = -Infinity;
+      const line = new Float64Array(shares.length).fill(-Infinity);
+      const lowest = new Float64Array(shares.length).fill(Infinity);
       for (let j = 0; j < jars.length; j += 1) {
         const sum = flat + x * colours[3 * j + 3] + y * colours[3 * j + 4] + z * colours[3 * j + 5];
         worth[jars[j]] = sum * face[jars[j]];
-        if (j < count) own[j] = sum;
-        else if (sum > rest) rest = sum;
+        const p = Math.min(j, count);
+        if (sum > line[p]) line[p] = sum;
+        if (sum < lowest[p]) lowest[p] = sum;
       }
-      const most = mostIn({ own, rest }, shares);
+      const most = sums.most(line);
       if (most < strictest) {
         strictest = most;
-        strict = { own, hiding: worth.map((value, jar) => value / face[jar]) };
+        strict = { own: line, hiding: worth.map((value, jar) => value / face[jar]) };
       }
       if (most < -TINY) {
         this.strictest = place;
         return null;
       }
-      worths.push(worth);
-      lines.push({ own, rest });
+      if (sums.least(lowest) < 0) open.push({ most, worth, line });
     }
-    return { worths, lines, strict };
+    open.sort((one, other) => one.most - other.most);
+    return { worths: open.map(({ worth }) => worth), lines: open.map(({ line }) => line), strict };
   }
 
   /** XYZ of an envelope's constant, then of what each jar adds to it, the see-through ones first. */

@@ -21,7 +21,7 @@ const WIDEST = 200;
  */
 export function boundFacing(target: Lab, within: number, from: Lab, cuts: number): Bound | null {
   if (deltaE2000(target, from) < TOO_NEAR) return null;
-  const away = gradientAt(target, from);
+  const away = differenceAlong(target, from);
   return {
     x: -away[0],
     y: -away[1],
@@ -31,7 +31,7 @@ export function boundFacing(target: Lab, within: number, from: Lab, cuts: number
 }
 
 /** How the difference from a target grows with X, Y and Z, scaled to a length of 1. */
-function gradientAt(target: Lab, from: Lab): Triple {
+export function differenceAlong(target: Lab, from: Lab): Triple {
   const STEP = 1e-3;
   const [byL, byA, byB] = ([0, 1, 2] as const).map((axis) => {
     const [one, other] = [-STEP, STEP].map((by) =>

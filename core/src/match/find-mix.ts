@@ -1,9 +1,11 @@
+import { deltaE2000 } from '../colour';
 import { remember } from '../remember';
 import { boundFacing } from './facing-bound';
 import { hidingMixes } from './hiding-mixes';
-import { improved, startingMix } from './improve-mix';
+import { improved, startingMixes } from './improve-mix';
 import { MixColours } from './mix-colour';
 import { MixQuestionError, type Mix, type MixQuestion, type SearchState, type SizeAnswer } from './mix-question';
+import { nearestBetween } from './nearest-between';
 import { nearRegion } from './near-region';
 import { seeThroughMixes } from './see-through-mixes';
 
@@ -31,9 +33,9 @@ export function* findMix(question: MixQuestion): Generator<SearchState, SearchSt
   const kept = question.jars.filter(({ keep }) => keep).length;
   let before: Mix | null = null;
   for (let size = Math.max(1, kept); size <= Math.min(question.size, question.jars.length, colours.steps); size += 1) {
-    const start: Mix | null = startingMix(colours, before, size);
+    const [start, ...others] = startingMixes(colours, before, size);
     if (!start) continue;
-    const search = sizeSearch(colours, size, improved(colours, start));
+    const search = sizeSearch(colours, size, start, others);
     for (;;) {
       const { value, done: over } = search.next();
       if (over) {
@@ -51,21 +53,31 @@ function* sizeSearch(
   colours: MixColours,
   size: number,
   start: Mix,
+  others: readonly Mix[],
 ): Generator<{ answer: SizeAnswer; progress: number }, SizeAnswer> {
   const { target } = colours.question;
-  let best = start;
-  const found = (parts: Mix['parts']) => {
-    const mix = colours.mix(parts);
+  let best = improved(colours, start);
+  const keep = (mix: Mix) => {
     if (mix.difference < best.difference) best = mix;
   };
+  const found = (parts: Mix['parts']) => keep(colours.mix(parts));
   // Only what wins enough is looked for; as the best gets better, so does what is looked for.
   const wanted = () => Math.max(0, best.difference - slackOf(colours, best));
   const cuts = Math.min(MOST_CUTS, 30 + setsOf(colours.question.jars.length, size));
+  // Of many jars a mix near enough ends the search: a start or two more take less time than the proof.
+  for (const other of size > EXACT ? others : []) {
+    if (wanted() === 0) break;
+    keep(improved(colours, other));
+    yield { answer: { size, best, bound: 0, proven: false }, progress: 0 };
+  }
+  if (wanted() === 0) return { size, best, bound: 0, proven: true };
+  const hiding = colours.alone.filter((_, jar) => colours.hiding[jar] && colours.most[jar] >= 1);
+  const between = hiding.length > 0 ? nearestBetween(target, hiding) : best.lab;
   // Worked out anew only when that has changed.
-  const near = remember(
-    (within: number) => [boundFacing(target, within, best.lab, cuts) ?? [], nearRegion(target, within)].flat(),
-    1,
-  );
+  const near = remember((within: number) => {
+    const facing = deltaE2000(target, between) > within ? [between, best.lab] : [best.lab];
+    return [...facing.flatMap((from) => boundFacing(target, within, from, cuts) ?? []), ...nearRegion(target, within)];
+  }, 1);
   const search = { colours, size, bounds: () => near(wanted()), found };
   for (const [share, before, steps] of [
     [0.5, 0, hidingMixes(search)],

@@ -6,23 +6,30 @@ type Parts = Mix['parts'];
 /** How many steps a jar joins with, to see whether it helps. */
 const JOINING = [1, 2, 4, 8, 16];
 
+/** Mixes of so many jars to start from, the likeliest first: what another jar joins may be improved to others. */
+const STARTS = 12;
+
 /**
- * A mix of so many jars to start from: the best of one fewer with a jar joined, or what has to be kept.
- * @returns null when there isn't enough of anything for a mix of that size
+ * Mixes of so many jars to start from: the best of one fewer with each of some jars joined, or what has to be kept.
+ * @returns none when there isn't enough of anything for a mix of that size
  */
-export function startingMix(colours: MixColours, before: Mix | null, size: number): Mix | null {
+export function startingMixes(colours: MixColours, before: Mix | null, size: number): readonly Mix[] {
   const { jars } = colours.question;
-  const wider = before?.parts.length === size - 1 ? joined(colours, before.parts) : null;
-  if (wider) return wider;
+  const wider = before?.parts.length === size - 1 ? joined(colours, before.parts) : [];
+  if (wider.length > 0) return [...wider].sort((one, other) => one.difference - other.difference).slice(0, STARTS);
   const kept = jars.flatMap(({ keep }, jar) => (keep ? [jar] : []));
   if (size === 1 && kept.length === 0)
-    return nearest(
-      jars.flatMap((_, jar) => (colours.most[jar] >= colours.steps ? [colours.mix([{ jar, steps: colours.steps }])] : [])),
+    return listed(
+      nearest(
+        jars.flatMap((_, jar) => (colours.most[jar] >= colours.steps ? [colours.mix([{ jar, steps: colours.steps }])] : [])),
+      ),
     );
   const others = jars.map((_, jar) => jar).filter((jar) => !kept.includes(jar));
   others.sort((a, b) => colours.most[b] - colours.most[a]);
-  return filled(colours, [...kept, ...others].slice(0, size));
+  return listed(filled(colours, [...kept, ...others].slice(0, size)));
 }
+
+const listed = (mix: Mix | null): readonly Mix[] => (mix ? [mix] : []);
 
 /** Some amounts of these jars that add up to the whole. */
 function filled(colours: MixColours, jars: readonly number[]): Mix | null {
@@ -36,18 +43,21 @@ function filled(colours: MixColours, jars: readonly number[]): Mix | null {
   return rest === 0 ? colours.mix(parts) : null;
 }
 
-function joined(colours: MixColours, parts: Parts): Mix | null {
+/** With each jar more, the nearest there is. */
+function joined(colours: MixColours, parts: Parts): readonly Mix[] {
   const inIt = new Set(parts.map(({ jar }) => jar));
-  return nearest(
-    colours.question.jars.flatMap((_, jar) =>
-      inIt.has(jar)
-        ? []
-        : parts.flatMap((from) =>
-            JOINING.filter((steps) => steps < from.steps && steps <= colours.most[jar]).map((steps) =>
-              colours.mix([...moved(parts, from.jar, -steps), { jar, steps }]),
+  return colours.question.jars.flatMap((_, jar) =>
+    inIt.has(jar)
+      ? []
+      : listed(
+          nearest(
+            parts.flatMap((from) =>
+              JOINING.filter((steps) => steps < from.steps && steps <= colours.most[jar]).map((steps) =>
+                colours.mix([...moved(parts, from.jar, -steps), { jar, steps }]),
+              ),
             ),
           ),
-    ),
+        ),
   );
 }
 

@@ -33,12 +33,12 @@ export class LightEnds {
    * The same of the jars that a mix may really have much of: those that the strictest sum counts against count
    * for less, by a multiplier (a Lagrangian bound: any multiplier holds, a few are tried).
    */
-  within({ shares, hiding, strict }: ShareBox, hides: Interval): Ends {
+  within({ through, shares, hiding, strict }: ShareBox, hides: Interval): Ends {
     const all = this.of(hiding);
     if (!strict || hiding.length === 0 || hides[1] <= 0) return all;
     const scale = hiding.reduce((sum, jar) => sum + Math.abs(strict.hiding[jar]), 0) / hiding.length;
     let spare = 0;
-    shares.forEach(([from, to], p) => (spare += Math.max(from * strict.own[p], to * strict.own[p])));
+    through.forEach((_, p) => (spare += Math.max(shares[p][0] * strict.own[p], shares[p][1] * strict.own[p])));
     const perShare = spare > 0 ? spare / hides[0] : spare / hides[1];
     if (!(scale > 0) || !Number.isFinite(perShare)) return all;
     const [darkest, brightest] = [all.darkest.slice(), all.brightest.slice()];

@@ -1,9 +1,9 @@
 import { BANDS } from '../colour';
 import { flakeFilm, poissonWeights } from '../glitter';
-import type { Interval } from './difference-bounds';
-import { LightEnds } from './light-ends';
+import { LightEnds, type Ends } from './light-ends';
 import type { MixColours } from './mix-colour';
-import type { ShareBox } from './share-box';
+import { hidingShare, type ShareBox } from './share-box';
+import { ShareSums } from './share-sums';
 
 /**
  * The light of every mix of a box, near a plain sum, wavelength by wavelength: `at + with·B + Σ by·share`, the
@@ -16,20 +16,29 @@ export interface LightEnvelope {
   readonly off: Float64Array;
 }
 
+/** What a jar’s flake sends back, and lets through there and back, by wavelength. */
+interface Film {
+  readonly R: Float64Array;
+  readonly twice: Float64Array;
+}
+
 /** Stacks so deep that they are met no oftener count as a range of light rather than one by one. */
 const SELDOM = 1e-3;
+/** How many times further than it just went light is taken to go, all stacks deeper still; it is tried whether it holds. */
+const FURTHER = 2;
 
 /**
  * Makes envelopes. Layer by layer: what a see-through flake sends back is a curve of what it lies on that
- * bends upward, so it lies under its chord and over a tangent; and a share times such a sum lies under and
- * over planes (G. P. McCormick, “Computability of global solutions to factorable nonconvex programs I”,
- * Mathematical Programming 10, 1976). What is lost falls with the square of the box.
+ * bends upward, so it lies under its chord, and over it less the most it sags; and a share times such a sum is
+ * near a plane (G. P. McCormick, “Computability of global solutions to factorable nonconvex programs I”,
+ * Mathematical Programming 10, 1976). Shares add up to 1, so what all of them have in common cancels, and only
+ * how they differ is lost, which falls with the square of the box.
  */
 export class LightEnvelopes {
   private readonly weights: Float64Array;
   /** how likely a stack is deeper than so many flakes */
   private readonly beyond: Float64Array;
-  private readonly films: readonly { readonly R: Float64Array; readonly twice: Float64Array }[];
+  private readonly films: readonly Film[];
   private readonly ends: LightEnds;
 
   constructor(private readonly colours: MixColours) {
@@ -44,113 +53,126 @@ export class LightEnvelopes {
   }
 
   of(box: ShareBox): LightEnvelope {
-    const { through, shares, hiding } = box;
     const { weights, beyond } = this;
     const { under } = this.colours.question;
-    const count = through.length;
+    const count = box.through.length;
     const width = 2 + count;
-    const most = new Float64Array(BANDS * width);
-    const least = new Float64Array(BANDS * width);
-    const films = through.map((jar) => this.films[jar]);
-    const [from, to] = [0, 1].map((end) => Float64Array.from(shares, (share) => share[end]));
-    const sum = (values: Float64Array) => values.reduce((total, value) => total + value, 0);
-    const hides: Interval = hiding.length > 0 ? [Math.max(0, 1 - sum(to)), Math.max(0, 1 - sum(from))] : [0, 0];
-    const free = Math.max(0, 1 - sum(from) - hides[0]);
-    const { darkest, brightest } = this.ends.within(box, hides);
-    const [upper, lower, nextUpper, nextLower] = Array.from({ length: 4 }, () => new Float64Array(width));
+    const middle = new Float64Array(BANDS * width);
+    const off = new Float64Array(BANDS);
+    const layer = new Layer(
+      box,
+      box.through.map((jar) => this.films[jar]),
+      this.ends.within(box, hidingShare(box)),
+    );
+    const sum = new Float64Array(width);
     for (let band = 0; band < BANDS; band += 1) {
       const row = band * width;
+      layer.at(band);
       let low = under[band];
       let high = low;
-      for (let c = 0; c < width; c += 1) upper[c] = lower[c] = 0;
-      upper[0] = lower[0] = low;
-      most[row] = least[row] = weights[0] * low;
+      sum.fill(0);
+      sum[0] = low;
+      let away = 0;
+      middle[row] = weights[0] * low;
       for (let k = 1; k < weights.length; k += 1) {
-        let [atMost, atLeast] = [0, 0];
-        let [slopeMost, slopeLeast] = [0, 0];
-        let nextLow = hides[0] * darkest[band];
-        let nextHigh = hides[0] * brightest[band];
-        let lowest = darkest[band];
-        let highest = brightest[band];
-        const middle = (low + high) / 2;
-        for (let p = 0; p < count; p += 1) {
-          const { R, twice } = films[p];
-          const r = R[band];
-          const q = twice[band];
-          const overLow = 1 / (1 - r * low);
-          const overHigh = 1 / (1 - r * high);
-          const there = 1 / (1 - r * middle);
-          const backLow = r + q * low * overLow;
-          const backHigh = r + q * high * overHigh;
-          const half = (from[p] + to[p]) / 2;
-          // The curve under its chord and over its tangent in the middle; the product between the means of its two planes.
-          const chord = q * overLow * overHigh;
-          const tangent = q * there * there;
-          slopeMost += half * chord;
-          slopeLeast += half * tangent;
-          atMost += half * (backLow - chord * low) - (to[p] * backLow + from[p] * backHigh) / 2;
-          atLeast += half * (r + q * middle * there - tangent * middle) - (from[p] * backLow + to[p] * backHigh) / 2;
-          nextUpper[2 + p] = nextLower[2 + p] = (backLow + backHigh) / 2;
-          nextLow += from[p] * backLow;
-          nextHigh += from[p] * backHigh;
-          if (backLow < lowest) lowest = backLow;
-          if (backHigh > highest) highest = backHigh;
-        }
-        nextUpper[0] = atMost + slopeMost * upper[0];
-        nextLower[0] = atLeast + slopeLeast * lower[0];
-        nextUpper[1] = 1 + slopeMost * upper[1];
-        nextLower[1] = 1 + slopeLeast * lower[1];
-        for (let c = 2; c < width; c += 1) {
-          nextUpper[c] += slopeMost * upper[c];
-          nextLower[c] += slopeLeast * lower[c];
-        }
-        for (let c = 0; c < width; c += 1) {
-          upper[c] = nextUpper[c];
-          lower[c] = nextLower[c];
-          most[row + c] += weights[k] * upper[c];
-          least[row + c] += weights[k] * lower[c];
-        }
-        nextLow += free * lowest;
-        nextHigh += free * highest;
-        // Once a layer stays within the one before, so do all that follow.
-        const within = nextLow >= low && nextHigh <= high;
-        low = nextLow;
-        high = nextHigh;
-        if (within && beyond[k] < SELDOM) {
-          most[row] += beyond[k] * high;
-          least[row] += beyond[k] * low;
-          break;
-        }
+        layer.over(low, high);
+        const { slope, sags } = layer;
+        sum[0] = slope * (sum[0] - (low + high) / 2) - sags / 2;
+        sum[1] = 1 + slope * sum[1];
+        for (let p = 0; p < count; p += 1) sum[2 + p] = (layer.lows[p] + layer.highs[p]) / 2 + slope * sum[2 + p];
+        away = slope * away + ((high - low) / 2) * layer.apart + sags / 2;
+        for (let c = 0; c < width; c += 1) middle[row + c] += weights[k] * sum[c];
+        off[band] += weights[k] * away;
+        const [before, above] = [low, high];
+        low = layer.low;
+        high = layer.high;
+        if (beyond[k] >= SELDOM) continue;
+        // Once a layer over a range stays within it, so do all that follow.
+        const floor = Math.max(0, low - FURTHER * Math.max(0, before - low));
+        const ceiling = Math.min(1, high + FURTHER * Math.max(0, high - above));
+        layer.over(floor, ceiling);
+        if (layer.low < floor || layer.high > ceiling) continue;
+        middle[row] += (beyond[k] * (ceiling + floor)) / 2;
+        off[band] += (beyond[k] * (ceiling - floor)) / 2;
+        break;
       }
     }
-    return middleOf(most, least, { hides, darkest, brightest, from, to });
+    return { middle, off };
   }
 }
 
-/** The sum halfway between two, and how far both lie from it at most. */
-function middleOf(
-  most: Float64Array,
-  least: Float64Array,
-  box: {
-    readonly hides: Interval;
-    readonly darkest: Float64Array;
-    readonly brightest: Float64Array;
-    readonly from: Float64Array;
-    readonly to: Float64Array;
-  },
-): LightEnvelope {
-  const { hides, darkest, brightest, from, to } = box;
-  const width = 2 + from.length;
-  const middle = most.map((value, at) => (value + least[at]) / 2);
-  const off = new Float64Array(BANDS);
-  for (let band = 0; band < BANDS; band += 1) {
-    const row = band * width;
-    const by = (most[row + 1] - least[row + 1]) / 2;
-    off[band] = (most[row] - least[row]) / 2 + (by > 0 ? by * hides[1] * brightest[band] : by * hides[0] * darkest[band]);
-    for (let p = 0; p < from.length; p += 1) {
-      const own = (most[row + 2 + p] - least[row + 2 + p]) / 2;
-      off[band] += own * (own > 0 ? to[p] : from[p]);
+/** One more flake on what lies there, for all mixes of a box at once. */
+class Layer {
+  /** what each see-through jar’s flakes send back over the darkest and the brightest; then the hiding ones */
+  readonly lows: Float64Array;
+  readonly highs: Float64Array;
+  /** what all send back, by their shares, at the least and at the most */
+  low = 0;
+  high = 0;
+  /** how fast that grows with what lies there, about */
+  slope = 0;
+  /** how far from that slope the shares of the box can be */
+  apart = 0;
+  /** how far all curves together lie under their chords at most */
+  sags = 0;
+  private readonly count: number;
+  private readonly chords: Float64Array;
+  private readonly sums: ShareSums;
+  /** of each see-through jar at the wavelength: light back, light through there and back, and how fast its part bends */
+  private readonly R: Float64Array;
+  private readonly twice: Float64Array;
+  private readonly bends: Float64Array;
+
+  constructor(
+    private readonly box: ShareBox,
+    private readonly films: readonly Film[],
+    private readonly ends: Ends,
+  ) {
+    const { shares, through } = box;
+    this.count = through.length;
+    this.sums = new ShareSums(shares);
+    this.lows = new Float64Array(shares.length);
+    this.highs = new Float64Array(shares.length);
+    this.chords = new Float64Array(shares.length);
+    this.R = new Float64Array(this.count);
+    this.twice = new Float64Array(this.count);
+    this.bends = new Float64Array(this.count);
+  }
+
+  /** Goes to a wavelength. */
+  at(band: number): void {
+    const { count, R, twice, bends, lows, highs, ends, box } = this;
+    for (let p = 0; p < count; p += 1) {
+      R[p] = this.films[p].R[band];
+      twice[p] = this.films[p].twice[band];
+      bends[p] = box.shares[p][1] * twice[p] * R[p];
+    }
+    if (lows.length > count) {
+      lows[count] = ends.darkest[band];
+      highs[count] = ends.brightest[band];
     }
   }
-  return { middle, off };
+
+  /** Works it out over what lies in a range of light. */
+  over(low: number, high: number): void {
+    const { count, lows, highs, chords, sums, R, twice, bends } = this;
+    let bent = 0;
+    for (let p = 0; p < count; p += 1) {
+      const r = R[p];
+      const q = twice[p];
+      const overLow = 1 / (1 - r * low);
+      const overHigh = 1 / (1 - r * high);
+      lows[p] = r + q * low * overLow;
+      highs[p] = r + q * high * overHigh;
+      chords[p] = q * overLow * overHigh;
+      bent += bends[p] * overHigh * overHigh * overHigh;
+    }
+    // Chord less curve: an eighth of the square it goes over, times how fast the curve bends at its high end.
+    this.sags = (bent * (high - low) * (high - low)) / 4;
+    const [most, least] = [sums.most(chords), sums.least(chords)];
+    this.slope = (most + least) / 2;
+    this.apart = (most - least) / 2;
+    this.low = sums.least(lows);
+    this.high = sums.most(highs);
+  }
 }

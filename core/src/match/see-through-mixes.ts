@@ -4,7 +4,8 @@ import type { ShareBox } from './share-box';
 import { mixesBySum, type SumSearch } from './mixes-by-sum';
 import type { MixColours } from './mix-colour';
 import type { Mix } from './mix-question';
-import { cutTo, sizeOf, widthOf } from './share-ranges';
+import { cutTo, sizeOf } from './share-ranges';
+import { widthOf } from './share-sums';
 
 /** Which mixes to go through, and what one must satisfy. */
 export interface SeeThroughSearch extends Pick<SumSearch, 'colours' | 'size'> {
@@ -20,6 +21,8 @@ const WIDE = 0.25;
 const NARROWEST = 0.02;
 /** More mixes left in a box than that are told apart by smaller boxes rather than worked out one by one. */
 const MANY = 60;
+/** What hides is told apart sooner: nothing that lies under it comes through, so its share leaves the most open. */
+const HIDING_FIRST = 2;
 /** A box cut down so far is judged anew before it is halved. */
 const SMALLER = 0.5;
 
@@ -51,7 +54,7 @@ export function* seeThroughMixes(search: SeeThroughSearch): Generator<number> {
     const group = groups[at];
     const others = group.length < size ? [...kept, ...free] : [];
     const steps = boxes.within(
-      { through: group, hiding: others, shares: group.map(() => [0, 1] as const), strict: null },
+      { through: group, hiding: others, shares: [...group, ...others.slice(0, 1)].map(() => [0, 1] as const), strict: null },
       kept.length,
     );
     while (!steps.next().done) yield at / groups.length;
@@ -82,11 +85,12 @@ class Boxes {
   /** Goes through a box; steps now and then, so that whoever asked can look up. */
   *within(wide: ShareBox, kept: number): Generator<void> {
     const judged = this.judge.judge(wide, this.search.bounds());
-    const shares = judged && cutTo(judged.lines, wide.shares, wide.hiding.length > 0);
+    const shares = judged && cutTo(judged.lines, wide.shares);
     if (!shares) return;
     const box = { ...wide, shares, strict: judged.strict };
-    const widest = shares.reduce((at, share, p) => (widthOf(share) > widthOf(shares[at]) ? p : at), 0);
-    const width = widthOf(shares[widest]);
+    const weighed = (p: number) => widthOf(shares[p]) * (p < box.through.length ? 1 : HIDING_FIRST);
+    const widest = shares.reduce((at, _, p) => (weighed(p) > weighed(at) ? p : at), 0);
+    const width = Math.max(...shares.map(widthOf));
     if (width <= WIDE) {
       const left = this.mixesOf(box, judged.worths, kept, width > NARROWEST ? MANY : Infinity);
       left?.forEach(this.search.found);
@@ -106,7 +110,6 @@ class Boxes {
       const narrower = cutTo(
         judged.lines,
         shares.map((share, p) => (p === widest ? half : share)),
-        box.hiding.length > 0,
       );
       if (narrower) yield* this.within({ ...box, shares: narrower }, kept);
     }
@@ -132,8 +135,15 @@ class Boxes {
 
 /** That each share lies in its range, as sums of steps: its own face is at least, and at most, such a part of all face. */
 const sidesOf = (colours: MixColours, { through, shares }: ShareBox): readonly Float64Array[] =>
-  through.flatMap((own, p) =>
-    shares[p].map((end, side) =>
-      Float64Array.from(colours.face, (face, jar) => (side === 0 ? 1 : -1) * ((jar === own ? face : 0) - end * face)),
+  shares.flatMap((share, p) =>
+    share.flatMap((end, side) =>
+      end === side
+        ? []
+        : [
+            colours.face.map((face, jar) => {
+              const own = p < through.length ? jar === through[p] : colours.hiding[jar];
+              return (side === 0 ? 1 : -1) * ((own ? face : 0) - end * face);
+            }),
+          ],
     ),
   );

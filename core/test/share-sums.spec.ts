@@ -1,0 +1,82 @@
+import * as fc from 'fast-check';
+import { cutTo, deltaE2000, labOfXyz, nearestBetween, ShareSums, xyzOfLab, type Lab, type Triple } from '../src';
+
+const part = fc.double({ min: 0, max: 1, noNaN: true });
+const worth = fc.double({ min: -5, max: 5, noNaN: true });
+
+/** Shares that add up to 1, ranges round them and what each is worth. */
+const ranges = fc.array(fc.tuple(part, part, part, worth), { minLength: 1, maxLength: 6 }).map((given) => {
+  const whole = given.reduce((sum, [amount]) => sum + amount + 0.01, 0);
+  const shares = given.map(([amount]) => (amount + 0.01) / whole);
+  return {
+    shares,
+    ranges: shares.map((share, p) => [share * given[p][1], share + (1 - share) * given[p][2]] as const),
+    own: Float64Array.from(given, (one) => one[3]),
+  };
+});
+const sumOf = (own: Float64Array, shares: readonly number[]) => shares.reduce((sum, share, p) => sum + share * own[p], 0);
+
+test('sums of shares that add up to the whole end where shares in their ranges can take them, and no further', () => {
+  fc.assert(
+    fc.property(ranges, ({ shares, ranges: within, own }) => {
+      const sums = new ShareSums(within);
+      const sum = sumOf(own, shares);
+      expect(sums.most(own)).toBeGreaterThanOrEqual(sum - 1e-9);
+      expect(sums.least(own)).toBeLessThanOrEqual(sum + 1e-9);
+      // A little of one share for a little of another: from the shares that make the most, none wins.
+      const most = sums.most(own);
+      within.forEach(([, to], p) =>
+        within.forEach(([from], q) => {
+          const by = Math.min(to - shares[p], shares[q] - from);
+          const other = shares.map((share, at) => share + (at === p ? by : 0) - (at === q ? by : 0));
+          if (p !== q) expect(sumOf(own, other)).toBeLessThanOrEqual(most + 1e-9);
+        }),
+      );
+    }),
+    { numRuns: 500 },
+  );
+});
+
+test('a cut keeps all shares that a line allows, and cuts off some that it doesn’t', () => {
+  let narrower = 0;
+  fc.assert(
+    fc.property(ranges, ({ shares, ranges: within, own }) => {
+      const allowed = sumOf(own, shares) >= 0;
+      const cut = cutTo([own], within);
+      if (allowed)
+        cut?.forEach(([from, to], p) => {
+          expect(from).toBeLessThanOrEqual(shares[p] + 1e-6);
+          expect(to).toBeGreaterThanOrEqual(shares[p] - 1e-6);
+        });
+      if (allowed) expect(cut).not.toBeNull();
+      if (!cut || cut.some(([from, to], p) => to - from < within[p][1] - within[p][0] - 0.01)) narrower += 1;
+    }),
+    { numRuns: 500 },
+  );
+  expect(narrower).toBeGreaterThan(100);
+});
+
+test('the nearest colour between some is nearer than any mix of them', () => {
+  const xyz = fc.tuple(part, part, part).map(([x, y, z]): Triple => [0.02 + 0.9 * x, 0.02 + 0.9 * y, 0.02 + 0.9 * z]);
+  const anyTarget = fc.tuple(
+    fc.double({ min: 10, max: 90, noNaN: true }),
+    fc.integer({ min: -90, max: 90 }),
+    fc.integer({ min: -90, max: 90 }),
+  );
+  fc.assert(
+    fc.property(fc.array(fc.tuple(xyz, part), { minLength: 1, maxLength: 8 }), anyTarget, (given, target: Lab) => {
+      const corners = given.map(([corner]) => corner);
+      const nearest = nearestBetween(target, corners);
+      const whole = given.reduce((sum, [, amount]) => sum + amount + 0.01, 0);
+      const mixed = [0, 1, 2].map((axis) =>
+        given.reduce((sum, [corner, amount]) => sum + (corner[axis] * (amount + 0.01)) / whole, 0),
+      );
+      const other = deltaE2000(target, labOfXyz(mixed as unknown as Triple));
+      expect(deltaE2000(target, nearest)).toBeLessThanOrEqual(other + 0.05);
+      expect(xyzOfLab(nearest).every((value, axis) => value <= Math.max(...corners.map((corner) => corner[axis])) + 1e-9)).toBe(
+        true,
+      );
+    }),
+    { numRuns: 300 },
+  );
+});
