@@ -6,9 +6,10 @@ const STEPS = 400;
 const HALVINGS = 24;
 
 /**
- * The nearest colour to a target among all between some, whatever the amounts: from the one found so far
+ * About the nearest colour to a target among all between some, whatever the amounts: from the one found so far
  * straight towards whichever corner the difference falls to the fastest, as far as it falls (M. Frank & P.
  * Wolfe, “An algorithm for quadratic programming”, Naval Research Logistics Quarterly 3, 1956).
+ * It may end in a hollow of the difference, so nothing may be proven by it alone.
  * @param target L*a*b*, D65
  * @param corners XYZ, at least one
  */
