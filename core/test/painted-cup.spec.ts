@@ -1,5 +1,5 @@
 import { cupLight, flakeField, flatLight, litField, litPixels, type FlakeField } from '../src';
-import { figureBox, figureStance, handleLoop, handleReach, mouthOf, paintedCup, rowOf, stanceIn } from '../src/figure';
+import { figureBox, figureStance, handleLoop, handleReach, mouthOf, paintedCup, rowOf, seenWall, stanceIn } from '../src/figure';
 
 const stations = [
   { height: 0, circumference: 200 },
@@ -74,6 +74,33 @@ describe('a cup painted without a graphics card', () => {
   test('turned all round, is as it was', () => {
     const [once, again] = [paintedAt(0.3), paintedAt(0.3 + 2 * Math.PI)];
     for (let x = 0; x < 120; x += 7) expect(again(x, 90)).toBe(once(x, 90));
+  });
+  test('is found on the wall the same whether its left is taken for its right or each is looked for', () => {
+    const vase = [
+      { height: 0, circumference: 180 },
+      { height: 40, circumference: 240 },
+      { height: 70, circumference: 210 },
+      { height: 100, circumference: 230 },
+    ];
+    const at = stanceIn({ stations: vase, handle: null }, 120, 160, 10);
+    const placed = (width: number) => {
+      const wall = seenWall(vase, width, 160, at.scale, at.axis, at.ground);
+      const places = Array.from(wall.pixels, (pixel, i) => {
+        const [x, y] = [pixel % width, Math.floor(pixel / width)];
+        return [`${x} ${y}`, [wall.rounds[i], wall.downs[i], wall.steps[i]]] as const;
+      });
+      return new Map(places);
+    };
+    // A picture a pixel wider has its axis no more amid.
+    const [once, each] = [placed(120), placed(121)];
+    expect(once.size).toBe(each.size);
+    expect(once.size).toBeGreaterThan(5000);
+    for (const [place, [round, down, step]] of once) {
+      const [otherRound, otherDown, otherStep] = each.get(place) ?? [];
+      expect(round).toBeCloseTo(otherRound ?? NaN, 5);
+      expect(down).toBeCloseTo(otherDown ?? NaN, 5);
+      expect(Math.abs(step - (otherStep ?? NaN))).toBeLessThanOrEqual(1);
+    }
   });
   test('a figure’s picture has room for all of it, mouth and foot', () => {
     const { width, height } = figureBox(cup, 1.22);

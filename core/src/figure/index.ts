@@ -2,4 +2,5 @@ export * from './projection';
 export * from './standing';
 export * from './handle-loop';
 export * from './painted-handle';
+export * from './seen-wall';
 export * from './painted-cup';

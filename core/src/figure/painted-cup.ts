@@ -3,6 +3,7 @@ import type { Station } from '../vessel';
 import { handleLoop, seenHandle } from './handle-loop';
 import { paintHandle } from './painted-handle';
 import { LOOK_DOWN, radiusAt, rowOf, topOf, type Stance } from './projection';
+import { ACROSS, seenWall } from './seen-wall';
 import type { Standing } from './standing';
 
 /** How large a picture of a cup is, where it stands there, and how far it is turned to the right, radians. */
@@ -30,44 +31,21 @@ export function paintedCup(
   const seen = loop && seenHandle(loop, stance, turn);
   if (seen && !seen.near) paintHandle({ pixels: picture, width, height }, seen, handle);
   const lit = litPixels(field, cupLight(field.width, turn));
-  const top = topOf(stations);
-  const [cos, sin] = [Math.cos(LOOK_DOWN), Math.sin(LOOK_DOWN)];
-  const radii = Float32Array.from({ length: Math.ceil(top) + 2 }, (_, mm) => radiusAt(stations, mm));
-  const radius = (mm: number) => {
-    const at = Math.max(0, Math.min(top, mm));
-    const low = Math.floor(at);
-    return radii[low] + (at - low) * (radii[low + 1] - radii[low]);
-  };
-  const firstRow = Math.max(0, Math.floor(rowOf(stance, top)));
-  for (let y = firstRow; y < height; y += 1) {
-    const level = (stance.ground - y - 0.5) / stance.scale;
-    for (let x = 0; x < width; x += 1) {
-      const across = (x + 0.5 - stance.axis) / stance.scale;
-      let mm = level / cos;
-      let facing = -1;
-      // The near wall bulges towards the eye and so lies lower; two rounds settle where.
-      for (let round = 0; round < 3; round += 1) {
-        const r = radius(mm);
-        const share = across / r;
-        facing = 1 - share * share;
-        if (facing < 0) break;
-        facing = Math.sqrt(facing);
-        mm = (level + r * facing * sin) / cos;
-      }
-      if (facing < 0 || mm < 0 || mm > top) continue;
-      const angle = Math.atan2(across, radius(mm) * facing) - turn;
-      const round = angle / (2 * Math.PI) + 0.5;
-      const column = Math.floor((round - Math.floor(round)) * field.width) % field.width;
-      const row = Math.min(field.height - 1, Math.floor((1 - mm / top) * field.height));
-      shade(picture, (y * width + x) * 4, lit(row, column), across / radius(mm));
-    }
+  const { pixels, rounds, downs, steps } = seenWall(stations, width, height, stance.scale, stance.axis, stance.ground);
+  const points = new Uint32Array(picture.buffer);
+  const turned = turn / (2 * Math.PI);
+  const { width: columns, height: rows } = field;
+  for (let i = 0; i < pixels.length; i += 1) {
+    const round = rounds[i] - turned;
+    // A round of just below 1 can come to all columns, and the foot itself to all rows.
+    const column = Math.min(columns - 1, Math.floor((round - Math.floor(round)) * columns));
+    const row = Math.min(rows - 1, Math.floor(downs[i] * rows));
+    points[pixels[i]] = shaded(lit(row, column), shades[steps[i]], streaks[steps[i]]);
   }
   if (seen?.near) paintHandle({ pixels: picture, width, height }, seen, handle);
   return picture;
 }
 
-/** Steps of the way across a cup that are lit alike: finer than any screen is wide. */
-const ACROSS = 2048;
 /** Window light from the left, a soft streak of it, and a dim right side, from edge to edge. */
 const sides = Array.from({ length: ACROSS + 1 }, (_, step) => (2 * step) / ACROSS - 1);
 const shades = Float32Array.from(sides, (side) => 0.5 + 0.5 * Math.pow(1 - side * side, 0.35) - 0.16 * side);
@@ -76,14 +54,12 @@ const streaks = Float32Array.from(
   (side) => 34 * Math.exp(-(((side + 0.62) / 0.1) ** 2)) + 12 * Math.exp(-(((side - 0.72) / 0.07) ** 2)),
 );
 
-function shade(picture: Uint8ClampedArray, to: number, rgba: number, side: number): void {
-  const step = Math.round(((Math.max(-1, Math.min(1, side)) + 1) / 2) * ACROSS);
-  const lit = shades[step];
-  const streak = streaks[step];
-  picture[to] = (rgba & 255) * lit + streak;
-  picture[to + 1] = ((rgba >> 8) & 255) * lit + streak;
-  picture[to + 2] = ((rgba >> 16) & 255) * lit + streak;
-  picture[to + 3] = 255;
+/** A colour in more or less light with a streak of white over it, RGBA as a picture keeps it. */
+function shaded(rgba: number, shade: number, streak: number): number {
+  const r = Math.min(255, (rgba & 255) * shade + streak + 0.5);
+  const g = Math.min(255, ((rgba >> 8) & 255) * shade + streak + 0.5);
+  const b = Math.min(255, ((rgba >> 16) & 255) * shade + streak + 0.5);
+  return ((255 << 24) | (b << 16) | (g << 8) | r) >>> 0;
 }
 
 /** The open rim, looked into: an ellipse, pixels, and the line round it. */
