@@ -118,6 +118,8 @@ export class DesignsPlace {
       return { title: tag ?? 'without a tag', items: designs.slice(from - count, from) };
     });
   });
+  /** the cups in front are there; all at once would hold the page up, so those behind come a moment later */
+  protected readonly inFront = signal(false);
   /** as tall as the tallest cup among them needs it */
   protected readonly rowHeight = computed(() => {
     const heights = this.list
@@ -145,6 +147,11 @@ export class DesignsPlace {
         this.narrowing.set(true);
         this.list.look({ ...ALL_DESIGNS, where });
       });
+    });
+    effect((away) => {
+      if (this.latest().length === 0) return;
+      const shown = setTimeout(() => this.inFront.set(true));
+      away(() => clearTimeout(shown));
     });
     this.safe.lookForUnreadable();
     this.typed$.pipe(debounceTime(PAUSE), takeUntilDestroyed()).subscribe((search) => this.list.look({ search }));
