@@ -2,10 +2,11 @@ import type { Make } from '@aurantia/core/make';
 import { v7 } from 'uuid';
 import type { Program } from './program';
 
-/** How a cup is made without a hand: its amounts off by a share, and so long left between coats that a sensor is heard, ms. */
+/** How a cup is made without a hand: its amounts off by a share, coats so many minutes late, and so long left between them that a sensor is heard, ms. */
 export interface MadeHow {
   readonly label?: string;
   readonly off?: number;
+  readonly late?: number;
   readonly heard?: number;
 }
 
@@ -13,7 +14,7 @@ export interface MadeHow {
 export async function madeAlready(
   program: Program,
   design: string,
-  { label = '', off = 0, heard = 0 }: MadeHow = {},
+  { label = '', off = 0, late = 0, heard = 0 }: MadeHow = {},
 ): Promise<Make> {
   const { make } = await program.send<{ make: Make }>('POST', 'makes', { id: v7(), design, label });
   let after = 0;
@@ -33,7 +34,7 @@ export async function madeAlready(
       await write({ what: 'weighed', coat, cup: { before: 240, after: Math.round(10 * (240 + 0.5 * grams)) / 10 } });
     else if (mix) await write({ what: 'weighed', coat, pot: 2 + (i % 4) / 10 });
     if (heard > 0) await new Promise((resolve) => setTimeout(resolve, heard));
-    await program.wait(wait.minutes + 1);
+    await program.wait(wait.minutes + 1 + late);
   }
   return make;
 }

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { makeSchema } from '@aurantia/core/make';
-import { choose, menuItem, openBrowser, painted, picture, press, reads, resize, type, type Browser } from './browser';
+import { PATIENCE, choose, menuItem, openBrowser, painted, picture, press, reads, resize, type, type Browser } from './browser';
 import { madeAlready } from './made-already';
 import { photoOf } from './photo-of-make';
 import { Program } from './program';
@@ -164,7 +164,7 @@ const shots: readonly {
 async function drawn(browser: Browser): Promise<void> {
   const all = `const blank = (canvas) => !canvas.getContext('2d').getImageData(0, 0, canvas.width, canvas.height).data.some((value) => value > 0);
     return [...document.images].every((image) => image.complete) && ![...document.querySelectorAll('au-curve canvas, au-bars canvas')].some(blank);`;
-  await browser.wait(() => browser.executeScript<boolean>(all), 20000, 'not every curve is drawn');
+  await browser.wait(() => browser.executeScript<boolean>(all), PATIENCE, 'not every curve is drawn');
 }
 
 /** Cups that were made before: three alike, each nearer to its recipe, the last with a photo. */

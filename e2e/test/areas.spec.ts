@@ -2,7 +2,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { By, Key, type WebElement } from 'selenium-webdriver';
-import { choose, kept, named, openArea, painted, press, reads, tick, type, valueOf, withNamed } from '../src/browser';
+import { PATIENCE, choose, kept, named, openArea, painted, press, reads, tick, type, valueOf, withNamed } from '../src/browser';
 import { browser, programForAll, visit } from '../src/running';
 
 programForAll();
@@ -15,7 +15,7 @@ const open = async (path: string) => {
 };
 const value = (name: string) => valueOf(browser, name);
 const becomes = (name: string, wanted: string) =>
-  browser.wait(async () => (await value(name)) === wanted, 45000, `${name} never reads ${wanted}`);
+  browser.wait(async () => (await value(name)) === wanted, PATIENCE, `${name} never reads ${wanted}`);
 const handle = async (view: string, name: string): Promise<WebElement> => {
   await named(browser, `${view} [role=slider]`, name);
   return browser.findElement(By.css(`${view} [role=slider][aria-label="${name}"] .knob`));
@@ -47,7 +47,7 @@ describe('an edge is moved', () => {
     await open('/designs/copper-eaves/areas');
     const before = (await value('Upper edge')) ?? '';
     await drag('au-wrap-view', 'Upper edge of Foot', 0, -60);
-    await browser.wait(async () => Number(await value('Upper edge')) > 80, 45000, 'the edge never moves');
+    await browser.wait(async () => Number(await value('Upper edge')) > 80, PATIENCE, 'the edge never moves');
     await reads(browser, /to (8|9)\d(\.5)? mm/, 'au-wrap-view');
     await kept(browser);
     await press(browser, 'Undo');
@@ -66,7 +66,7 @@ describe('an edge is moved', () => {
     await openArea(browser, 'Embers');
     const before = Number(await value('Upper edge'));
     await drag('au-cup-view', 'Upper edge of Embers', 0, 40);
-    await browser.wait(async () => Number(await value('Upper edge')) < before - 10, 45000, 'the edge never moves');
+    await browser.wait(async () => Number(await value('Upper edge')) < before - 10, PATIENCE, 'the edge never moves');
   });
 
   test('by arrow keys, a mm or ten at a time', async () => {
@@ -156,7 +156,7 @@ describe('order, copies, locks and masks', () => {
     expect(await withNamed(browser, 'button', 'Remove Ridge 2', (found) => found.isEnabled())).toBe(false);
     await browser.wait(
       async () => (await browser.findElements(By.css('au-wrap-view [role=slider]'))).length === 0,
-      45000,
+      PATIENCE,
       'a locked area has handles',
     );
     await tick(browser, 'locked');
@@ -183,9 +183,9 @@ describe('order, copies, locks and masks', () => {
       );
     const row = await named(browser, 'button.row', /^Cells /);
     await row.sendKeys(Key.chord(Key.ALT, Key.ARROW_UP));
-    await browser.wait(async () => (await names()).indexOf('Cells') === 0, 45000, 'it never goes under');
+    await browser.wait(async () => (await names()).indexOf('Cells') === 0, PATIENCE, 'it never goes under');
     await press(browser, 'Undo');
-    await browser.wait(async () => (await names()).indexOf('Cells') === 1, 45000, 'it never comes back');
+    await browser.wait(async () => (await names()).indexOf('Cells') === 1, PATIENCE, 'it never comes back');
   });
 
   test('an edge counted as a share follows the cup', async () => {
@@ -247,13 +247,13 @@ describe('cups', () => {
   test('a typical cup is marked until it is measured', async () => {
     await visit('/cups');
     await press(browser, 'Typical cups');
-    await browser.wait(async () => (await browser.findElements(By.css('[mat-menu-item]'))).length > 10, 45000, 'no library');
+    await browser.wait(async () => (await browser.findElements(By.css('[mat-menu-item]'))).length > 10, PATIENCE, 'no library');
     await press(browser, 'Plump 550 ml', '[mat-menu-item]');
     await reads(browser, 'Typical readings from the library', 'aside');
     await press(browser, 'they are my cup’s now');
     await browser.wait(
       async () => !(await (await browser.findElement(By.css('aside'))).getText()).includes('Typical readings'),
-      45000,
+      PATIENCE,
       'still typical',
     );
   });

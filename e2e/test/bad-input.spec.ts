@@ -1,7 +1,7 @@
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { kept, press, reads, see, type, withNamed } from '../src/browser';
+import { PATIENCE, kept, press, reads, see, type, withNamed } from '../src/browser';
 import { browser, program, programForAll, visit } from '../src/running';
 
 programForAll({ graphics: false });
@@ -105,7 +105,7 @@ test('a coat that is too thick is taken, and stopped; one that is no coat isn’
   await press(browser, 'Make it 0.40 mm');
   await browser.wait(
     async () => !(await browser.executeScript<string>('return document.body.innerText')).includes('runs to the foot'),
-    45000,
+    PATIENCE,
     'the stop never goes',
   );
 });
@@ -130,7 +130,7 @@ describe('files', () => {
     await press(browser, 'Close');
     await browser.wait(
       async () => (await browser.findElements({ css: '.faults' })).length === 0,
-      45000,
+      PATIENCE,
       'the faults never close',
     );
   });

@@ -201,12 +201,12 @@ test('the swatch flashes as it is tilted, by keys and by the pointer, and lies s
   const straight = await light();
   expect(await light()).toBe(straight);
   await swatch.sendKeys(Key.ARROW_RIGHT, Key.ARROW_UP);
-  await browser.wait(async () => (await light()) !== straight, 5000, 'keys don’t tilt it');
+  await browser.wait(async () => (await light()) !== straight, PATIENCE, 'keys don’t tilt it');
   const tilted = await light();
   await browser.actions().move({ origin: swatch, x: -60, y: 30 }).perform();
-  await browser.wait(async () => (await light()) !== tilted, 5000, 'the pointer doesn’t tilt it');
+  await browser.wait(async () => (await light()) !== tilted, PATIENCE, 'the pointer doesn’t tilt it');
   await browser.actions().move({ x: 5, y: 5 }).perform();
-  await browser.wait(async () => (await light()) === straight, 5000, 'it doesn’t lie flat again');
+  await browser.wait(async () => (await light()) === straight, PATIENCE, 'it doesn’t lie flat again');
 });
 
 test('blends side by side are alike or far apart', async () => {

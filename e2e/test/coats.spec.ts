@@ -1,5 +1,5 @@
 import { Key } from 'selenium-webdriver';
-import { kept, menuItem, press, reads, tick, type, withNamed } from '../src/browser';
+import { PATIENCE, kept, menuItem, press, reads, tick, type, withNamed } from '../src/browser';
 import { violations } from '../src/fit-and-axe';
 import { browser, program, programForAll, visit } from '../src/running';
 
@@ -149,7 +149,11 @@ test('practice: six mistakes are put right one by one, with a score, and a copyâ
   await press(browser, 'Take this glue out');
   await reads(browser, '2 of 6', 'au-practice-note');
   await press(browser, 'End the practice');
-  await browser.wait(async () => (await browser.findElements({ css: 'au-practice-note' })).length === 0, 45000, 'it never ends');
+  await browser.wait(
+    async () => (await browser.findElements({ css: 'au-practice-note' })).length === 0,
+    PATIENCE,
+    'it never ends',
+  );
 
   await coatsOf('copper-eaves', 'Scuff and degrease');
   await (await browser.findElement({ css: 'body' })).sendKeys('.');
@@ -157,7 +161,7 @@ test('practice: six mistakes are put right one by one, with a score, and a copyâ
   await reads(browser, 'put these coats in order', '.commands mat-option.mat-mdc-option-active');
   await withNamed(browser, 'au-command-dialog input', 'Go to or do', (field) => field.sendKeys(Key.ENTER));
   await reads(browser, /\d+ of \d+ coats stand in order/, 'au-practice-note');
-  await browser.wait(async () => (await browser.getTitle()).includes('to put in order'), 45000, 'the copy never opens');
+  await browser.wait(async () => (await browser.getTitle()).includes('to put in order'), PATIENCE, 'the copy never opens');
 });
 
 test('the probe on the cup is moved by keys: over the decal its film lies among the coats, on the lip nothing does', async () => {

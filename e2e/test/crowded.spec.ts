@@ -1,6 +1,6 @@
 import type { Design, ShelfItem } from '@aurantia/core';
 import { Key } from 'selenium-webdriver';
-import { kept, press, reads, resize, takeJar, type, valueOf, withNamed } from '../src/browser';
+import { PATIENCE, kept, press, reads, resize, takeJar, type, valueOf, withNamed } from '../src/browser';
 import { tooWide, violations } from '../src/fit-and-axe';
 import { browser, program, programForAll } from '../src/running';
 
@@ -36,7 +36,7 @@ test('ten thousand jars: one is found by typing, on the shelf and for a blend, a
       browser.executeScript<boolean>(
         'const pane = document.querySelector("section[cdkvirtualscrollingelement], section.cdk-virtual-scrollable"); pane.scrollTop = 1e9; return pane.innerText.includes("Films") || pane.innerText.includes("Glues")',
       ),
-    45000,
+    PATIENCE,
     'the last of the shelf never comes',
   );
   await type(browser, 'Find on the shelf', 'crowd 9999');
@@ -91,7 +91,7 @@ test('a measure pasted with a unit of its own is read as that', async () => {
   const amount = () => browser.executeScript<string>('return document.querySelector("au-stepper input").value');
   const name = await browser.executeScript<string>('return document.querySelector("au-stepper input").ariaLabel');
   await type(browser, name, '1 tsp');
-  await browser.wait(async () => (await amount()) === '5.0', 45000, 'a teaspoon is never 5 ml');
+  await browser.wait(async () => (await amount()) === '5.0', PATIENCE, 'a teaspoon is never 5 ml');
   await withNamed(browser, 'au-stepper input', name, (field) => field.sendKeys(Key.chord(Key.CONTROL, 'a'), '1 cup', Key.TAB));
   await reads(browser, /Type|unit/, 'au-stepper .wrong-note');
   expect(await amount()).toBe('1 cup');

@@ -1,5 +1,5 @@
 import { Key } from 'selenium-webdriver';
-import { openBrowser, painted, reads, see } from '../src/browser';
+import { PATIENCE, openBrowser, painted, reads, see } from '../src/browser';
 import { browser, program, programForAll } from '../src/running';
 
 programForAll();
@@ -21,7 +21,7 @@ test('the cup turns by the pointer, drawn by the graphics card', async () => {
     .move({ origin: canvas, x: 70, duration: 200 })
     .release()
     .perform();
-  await browser.wait(async () => (await canvas.takeScreenshot()) !== before, 45000, 'the cup never turns');
+  await browser.wait(async () => (await canvas.takeScreenshot()) !== before, PATIENCE, 'the cup never turns');
 });
 
 test('drawn so, and painted by many hands, no page breaks a rule of its policy or logs a fault', async () => {
@@ -48,7 +48,7 @@ test('without a graphics card the cup is painted all the same', async () => {
     const before = await middle();
     expect(before.some((value) => value > 0)).toBe(true);
     await canvas.sendKeys(Key.ARROW_LEFT);
-    await plain.wait(async () => (await middle()).join() !== before.join(), 45000, 'the cup never turns');
+    await plain.wait(async () => (await middle()).join() !== before.join(), PATIENCE, 'the cup never turns');
   } finally {
     await plain.quit();
   }

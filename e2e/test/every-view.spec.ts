@@ -1,5 +1,5 @@
 import { By, Key } from 'selenium-webdriver';
-import { kept, menuItem, painted, press, reads, resize, see, type, valueOf } from '../src/browser';
+import { PATIENCE, kept, menuItem, painted, press, reads, resize, see, type, valueOf } from '../src/browser';
 import { nameOf } from '../src/by-name';
 import { tooSmall, tooWide, violations } from '../src/fit-and-axe';
 import { browser, program, programForAll, visit } from '../src/running';
@@ -51,7 +51,7 @@ describe('each view passes axe and fits its window', () => {
     for (const height of await browser.executeScript<number[]>(panes)) expect(height).toBeGreaterThan(400);
     await resize(browser, 390, 840);
     // What measures itself anew takes a turn to.
-    await browser.wait(async () => (await tooWide(browser)) <= 0, 20_000, 'fits a phone');
+    await browser.wait(async () => (await tooWide(browser)) <= 0, PATIENCE, 'fits a phone');
     // By finger.
     await browser.sendDevToolsCommand('Emulation.setEmulatedMedia', { features: [{ name: 'pointer', value: 'coarse' }] });
     await browser.sendDevToolsCommand('Emulation.setTouchEmulationEnabled', { enabled: true });
@@ -177,7 +177,7 @@ test('by keyboard alone: places, search, help, a new design, the cup turned', as
   await body().sendKeys('moss');
   await browser.wait(
     async () => !(await browser.executeScript<string>('return document.body.innerText')).includes('Brickfield'),
-    45000,
+    PATIENCE,
     'the search never narrows',
   );
   await reads(browser, 'Quarry Moss');
@@ -189,7 +189,7 @@ test('by keyboard alone: places, search, help, a new design, the cup turned', as
   await body().sendKeys(Key.ESCAPE);
   await browser.wait(
     async () => (await browser.findElements({ css: 'mat-dialog-container' })).length === 0,
-    45000,
+    PATIENCE,
     'help never closes',
   );
   await body().sendKeys('g', 'd');
@@ -227,7 +227,7 @@ test('units change everywhere at once and are kept', async () => {
   await press(browser, 'Done');
   await reads(browser, '83.4 in² to coat', '.rail');
   const edge = () => valueOf(browser, 'Upper edge');
-  await browser.wait(async () => (await edge()) === '2.44', 45000, 'the edge is never in inches');
+  await browser.wait(async () => (await edge()) === '2.44', PATIENCE, 'the edge is never in inches');
   await type(browser, 'Upper edge', '3');
   await browser.navigate().refresh();
   await kept(browser);

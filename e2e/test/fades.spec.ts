@@ -1,5 +1,6 @@
 import { Key } from 'selenium-webdriver';
 import {
+  PATIENCE,
   choose as chooseIn,
   kept,
   menuItem,
@@ -84,7 +85,7 @@ test('a stop is dragged and stepped by key, and one undo takes the drag back', a
     .release()
     .perform();
   await kept(browser);
-  await browser.wait(async () => (await at()) < 0.66, 45000, 'the drag is never kept');
+  await browser.wait(async () => (await at()) < 0.66, PATIENCE, 'the drag is never kept');
   await reads(browser, /“Even to the eye” moves them/, 'au-fade-pane .verdict');
   await press(browser, 'Even to the eye');
   await reads(browser, /This will show\.(?![\s\S]*moves them)/, 'au-fade-pane .verdict');
@@ -93,7 +94,7 @@ test('a stop is dragged and stepped by key, and one undo takes the drag back', a
   await kept(browser);
   expect(await at()).toBe(0.707);
   await withNamed(browser, '[role=slider]', 'Stop 2', (stop) => stop.sendKeys(Key.ARROW_LEFT, Key.TAB));
-  await browser.wait(async () => (await at()) === 0.697, 45000, 'the key never moves it');
+  await browser.wait(async () => (await at()) === 0.697, PATIENCE, 'the key never moves it');
 });
 
 test('stops in the wrong order, twins and pots without room each get their sentence', async () => {
@@ -105,7 +106,7 @@ test('stops in the wrong order, twins and pots without room each get their sente
   await type(browser, 'Overlap', '30');
   await reads(browser, 'Take fewer pots, or less overlap.', 'au-fade-pane [role=alert]');
   await press(browser, 'Undo');
-  await browser.wait(async () => (await valueOf(browser, 'Overlap')) === '6', 45000, 'the overlap never comes back');
+  await browser.wait(async () => (await valueOf(browser, 'Overlap')) === '6', PATIENCE, 'the overlap never comes back');
   await choose('Pots', '3');
   await type(browser, 'Overlap', '2');
   await type(browser, 'Stop 2 covers', '100');
@@ -166,7 +167,7 @@ test('sections are put in their cleanest order, each meeting told, and put back'
     );
   await browser.wait(
     async () => Math.abs((await widths())['Bee'] / (await widths())['Moss'] - 2) < 1e-4,
-    45000,
+    PATIENCE,
     'no one is wider',
   );
   await press(browser, 'Undo');

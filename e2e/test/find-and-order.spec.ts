@@ -1,5 +1,5 @@
 import { Key } from 'selenium-webdriver';
-import { choose, menuItem, press, reads, withNamed, type } from '../src/browser';
+import { PATIENCE, choose, menuItem, press, reads, withNamed, type } from '../src/browser';
 import { browser, program, programForAll } from '../src/running';
 
 programForAll({ graphics: false });
@@ -75,7 +75,7 @@ test('any place, deed, design, jar or cup is reached by its name on one key', as
     await body().sendKeys(Key.ENTER);
     await browser.wait(
       async () => (await browser.findElements({ css: 'au-command-dialog' })).length === 0,
-      45000,
+      PATIENCE,
       'it never closes',
     );
   };
@@ -91,7 +91,7 @@ test('any place, deed, design, jar or cup is reached by its name on one key', as
   await ask('evening', /Evening light/);
   await browser.wait(
     async () => (await browser.executeScript('return document.documentElement.dataset.light')) === 'evening',
-    45000,
+    PATIENCE,
     'it never gets evening',
   );
   await ask('daylight', /Daylight/);

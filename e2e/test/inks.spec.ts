@@ -2,7 +2,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { By, Key } from 'selenium-webdriver';
-import { kept, named, press, reads, resize, tick, type, valueOf } from '../src/browser';
+import { PATIENCE, kept, named, press, reads, resize, tick, type, valueOf } from '../src/browser';
 import { tooWide, violations } from '../src/fit-and-axe';
 import { stripedPng } from '../src/flat-photo';
 import { browser, programForAll, visit } from '../src/running';
@@ -47,7 +47,7 @@ test('an ink is read off a photo of a dab under a yellow lamp, and is surer for 
   await reads(browser, /as an ink of this colour looks: (no visible|slight) difference/, 'au-ink-dab');
   expect(await violations(browser)).toEqual([]);
   await resize(browser, 390, 840);
-  await browser.wait(async () => (await tooWide(browser)) <= 0, 20_000, 'fits a phone');
+  await browser.wait(async () => (await tooWide(browser)) <= 0, PATIENCE, 'fits a phone');
   await resize(browser, 1280, 800);
   await press(browser, /^Take it over: #/);
   await reads(browser, 'From a dab.', 'au-item-form');

@@ -1,4 +1,4 @@
-import { press, reads, takeJar } from '../src/browser';
+import { PATIENCE, press, reads, takeJar } from '../src/browser';
 import { browser, program, programForAll } from '../src/running';
 
 programForAll({ demo: false, graphics: false });
@@ -37,7 +37,7 @@ test('a first cup in six steps, on a cup of one’s own; left by a reload, it go
   await press(browser, 'Done');
   await browser.wait(
     async () => (await browser.findElements({ css: 'au-first-cup' })).length === 0,
-    45000,
+    PATIENCE,
     'the lesson never ends',
   );
 });

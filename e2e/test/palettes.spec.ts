@@ -2,7 +2,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { By } from 'selenium-webdriver';
-import { choose as chooseIn, menuItem, painted, press, reads, type, withNamed } from '../src/browser';
+import { PATIENCE, choose as chooseIn, menuItem, painted, press, reads, type, withNamed } from '../src/browser';
 import { stripedPng } from '../src/flat-photo';
 import { browser, program, programForAll } from '../src/running';
 
@@ -63,7 +63,11 @@ test('a palette goes out as a card that prints at true size, and as a sheet to g
     await browser.executeScript('window.saved = null');
     await press(browser, 'Export');
     await menuItem(browser, item);
-    const url = await browser.wait(() => browser.executeScript<string | null>('return window.saved'), 45000, 'nothing is saved');
+    const url = await browser.wait(
+      () => browser.executeScript<string | null>('return window.saved'),
+      PATIENCE,
+      'nothing is saved',
+    );
     return Buffer.from(String(url).split(',')[1], 'base64');
   };
   const png = await saved('As a swatch card');

@@ -1,7 +1,21 @@
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { By, Key } from 'selenium-webdriver';
-import { choose, kept, menuItem, named, openArea, painted, press, reads, see, takeJar, type, valueOf } from '../src/browser';
+import {
+  PATIENCE,
+  choose,
+  kept,
+  menuItem,
+  named,
+  openArea,
+  painted,
+  press,
+  reads,
+  see,
+  takeJar,
+  type,
+  valueOf,
+} from '../src/browser';
 import { browser, program, programForAll } from '../src/running';
 
 const ROOT = join(import.meta.dirname, '..', '..');
@@ -51,7 +65,7 @@ test('from a cup to a card that someone else can work from', async () => {
   await type(browser, 'Quarry Moss, ml', '2');
   const moss = await named(browser, 'input', 'Quarry Moss, ml');
   await moss.sendKeys(Key.ARROW_UP, Key.ARROW_UP);
-  await browser.wait(async () => (await moss.getAttribute('value')) === '3.0', 45000, 'the stepper never reaches 3.0');
+  await browser.wait(async () => (await moss.getAttribute('value')) === '3.0', PATIENCE, 'the stepper never reaches 3.0');
   await press(browser, /^Gable/, '[role=option]');
   await press(browser, 'Add a glitter');
   await takeJar(browser, 'Penny Rain');
@@ -71,7 +85,7 @@ test('from a cup to a card that someone else can work from', async () => {
   const added = await place();
   // As fast as a hand can: no press is lost while rows change places.
   await (await ink()).sendKeys(Key.ALT, Key.ARROW_UP, Key.ARROW_UP, Key.ARROW_UP, Key.NULL);
-  await browser.wait(async () => (await place()) === added - 3, 45000, 'the ink coat never gets three places up');
+  await browser.wait(async () => (await place()) === added - 3, PATIENCE, 'the ink coat never gets three places up');
   await kept(browser);
 
   await stage('Amounts');
@@ -116,10 +130,10 @@ test('coats are dragged by the pointer too', async () => {
     .move({ origin: to, y: 6, duration: 300 })
     .release()
     .perform();
-  await browser.wait(async () => (await titles())[2] === first, 45000, 'the first coat never lands third');
+  await browser.wait(async () => (await titles())[2] === first, PATIENCE, 'the first coat never lands third');
   expect((await titles()).slice(0, 3)).toEqual([second, third, first]);
   await press(browser, 'Undo');
-  await browser.wait(async () => (await titles())[0] === first, 45000, 'undo never puts it back');
+  await browser.wait(async () => (await titles())[0] === first, PATIENCE, 'undo never puts it back');
 });
 
 test('undo and redo go through what was done, by button and by key', async () => {
@@ -129,11 +143,11 @@ test('undo and redo go through what was done, by button and by key', async () =>
   await kept(browser);
   const value = () => valueOf(browser, 'Upper edge');
   await press(browser, 'Undo');
-  await browser.wait(async () => (await value()) === '62', 45000, 'undo never shows 62');
+  await browser.wait(async () => (await value()) === '62', PATIENCE, 'undo never shows 62');
   await (await see(browser, 'au-cup-view canvas')).sendKeys(Key.chord(Key.CONTROL, Key.SHIFT, 'z'));
-  await browser.wait(async () => (await value()) === '70', 45000, 'redo never shows 70');
+  await browser.wait(async () => (await value()) === '70', PATIENCE, 'redo never shows 70');
   await (await see(browser, 'au-cup-view canvas')).sendKeys(Key.chord(Key.CONTROL, 'z'));
-  await browser.wait(async () => (await value()) === '62', 45000, 'undo by key never shows 62');
+  await browser.wait(async () => (await value()) === '62', PATIENCE, 'undo by key never shows 62');
   await kept(browser);
 });
 

@@ -1,4 +1,4 @@
-import { kept, menuItem, painted, press, reads, resize, type } from '../src/browser';
+import { PATIENCE, kept, menuItem, painted, press, reads, resize, type } from '../src/browser';
 import { tooWide, violations } from '../src/fit-and-axe';
 import { browser, programForAll, visit } from '../src/running';
 
@@ -32,7 +32,7 @@ test('grain is brushed on, drawn otherwise by another hand, and stands on the ca
   await painted(browser);
   expect(await violations(browser)).toEqual([]);
   await resize(browser, 390, 840);
-  await browser.wait(async () => (await tooWide(browser)) <= 0, 20_000, 'fits a phone');
+  await browser.wait(async () => (await tooWide(browser)) <= 0, PATIENCE, 'fits a phone');
   await resize(browser, 1280, 800);
   await kept(browser);
   await visit('/designs/peat-fire/card');
@@ -50,7 +50,7 @@ test('a crackle says how high its ink comes and how long it takes; falling short
   await press(browser, /^Take \d+(\.\d)? ml$/);
   await browser.wait(
     async () => !(await browser.executeScript<string>('return document.body.innerText')).includes('ml of ink don’t reach'),
-    20_000,
+    PATIENCE,
     'mended',
   );
 });
@@ -70,7 +70,7 @@ test('floated colours under resin want a barrier; sealed by one press', async ()
   await press(browser, 'Add a clear seal, 25 min');
   await browser.wait(
     async () => !(await browser.executeScript<string>('return document.body.innerText')).includes('Resin draws back'),
-    20_000,
+    PATIENCE,
     'sealed',
   );
 });
