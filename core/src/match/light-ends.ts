@@ -3,8 +3,8 @@ import { remember } from '../remember';
 import type { Interval } from './difference-bounds';
 import type { ShareBox } from './share-box';
 
-/** Multipliers tried, of what makes the sum as strong as light itself. */
-const MULTIPLIERS = [0.2, 0.6, 2, 6];
+/** What rounding may take of a share of light. */
+const ROUNDED = 1e-12;
 
 /** What a share of hiding flakes sends back at the least and the most, wavelength by wavelength. */
 export interface Ends {
@@ -31,31 +31,49 @@ export class LightEnds {
 
   /**
    * The same of the jars that a mix may really have much of: those that the strictest sum counts against count
-   * for less, by a multiplier (a Lagrangian bound: any multiplier holds, a few are tried).
+   * for less (what a linear programme with that sum alone comes to).
    */
   within({ through, shares, hiding, strict }: ShareBox, hides: Interval): Ends {
     const all = this.of(hiding);
     if (!strict || hiding.length === 0 || hides[1] <= 0) return all;
-    const scale = hiding.reduce((sum, jar) => sum + Math.abs(strict.hiding[jar]), 0) / hiding.length;
     let spare = 0;
     through.forEach((_, p) => (spare += Math.max(shares[p][0] * strict.own[p], shares[p][1] * strict.own[p])));
-    const perShare = spare > 0 ? spare / hides[0] : spare / hides[1];
-    if (!(scale > 0) || !Number.isFinite(perShare)) return all;
-    const [darkest, brightest] = [all.darkest.slice(), all.brightest.slice()];
-    for (const share of MULTIPLIERS) {
-      const times = share / scale;
-      for (let band = 0; band < BANDS; band += 1) {
-        let [low, high] = [Infinity, -Infinity];
-        for (const jar of hiding) {
-          const r = this.reflects[jar][band];
-          const turn = times * strict.hiding[jar];
-          if (r - turn < low) low = r - turn;
-          if (r + turn > high) high = r + turn;
-        }
-        darkest[band] = Math.max(darkest[band], low - times * perShare);
-        brightest[band] = Math.min(brightest[band], high + times * perShare);
-      }
+    const limit = spare > 0 ? spare / hides[0] : spare / hides[1];
+    if (!Number.isFinite(limit)) return all;
+    const costs = Float64Array.from(hiding, (jar) => -strict.hiding[jar]);
+    const values = new Float64Array(hiding.length);
+    const [darkest, brightest] = [new Float64Array(BANDS), new Float64Array(BANDS)];
+    for (let band = 0; band < BANDS; band += 1) {
+      for (let j = 0; j < hiding.length; j += 1) values[j] = this.reflects[hiding[j]][band];
+      darkest[band] = leastWithin(values, costs, limit);
+      for (let j = 0; j < hiding.length; j += 1) values[j] = -values[j];
+      brightest[band] = -leastWithin(values, costs, limit);
     }
     return { darkest, brightest };
+  }
+}
+
+/** The least that shares of some come to that cost no more than a limit in the mean; of all together where none is so cheap. */
+function leastWithin(values: Float64Array, costs: Float64Array, limit: number): number {
+  let [cheap, least] = [-1, 0];
+  for (let j = 0; j < values.length; j += 1) {
+    if (values[j] < values[least]) least = j;
+    if (costs[j] <= limit && (cheap < 0 || values[j] < values[cheap])) cheap = j;
+  }
+  if (cheap < 0 || costs[least] <= limit) return values[least];
+  // A line between a cheap one and a dear one, until all others lie over it: where it meets the limit is the least.
+  let dear = least;
+  for (;;) {
+    const price = (values[cheap] - values[dear]) / (costs[dear] - costs[cheap]);
+    const line = values[cheap] + price * costs[cheap];
+    let under = cheap;
+    let lowest = line - ROUNDED;
+    for (let j = 0; j < values.length; j += 1) {
+      const value = values[j] + price * costs[j];
+      if (value < lowest) [under, lowest] = [j, value];
+    }
+    if (under === cheap) return line - ROUNDED - price * limit;
+    if (costs[under] <= limit) cheap = under;
+    else dear = under;
   }
 }
