@@ -29,7 +29,7 @@ export function share(values: readonly number[], part: number): number {
 }
 
 /** A work and the plain one it is held against, by turns in one run: the median of five ratios, and how far they swing. */
-export async function ratioOf(work: () => unknown, plain: () => unknown, rounds = 5): Promise<{ ratio: number; text: string }> {
+export async function ratioOf(work: () => unknown, plain: () => unknown, rounds = 5): Promise<Ratio> {
   const timed = async (one: () => unknown) => {
     const start = performance.now();
     await one();
@@ -38,18 +38,27 @@ export async function ratioOf(work: () => unknown, plain: () => unknown, rounds 
   await work();
   await plain();
   const ratios: number[] = [];
+  const plains: number[] = [];
   for (let round = 0; round < rounds; round += 1) {
     const took = await timed(work);
     // The plain one is short: the middle of many, so that one late tick doesn't count.
     const short: number[] = [];
     for (let i = 0; i < 9; i += 1) short.push(await timed(plain));
-    ratios.push(took / share(short, 0.5));
+    plains.push(share(short, 0.5));
+    ratios.push(took / plains[round]);
   }
   ratios.sort((a, b) => a - b);
   const [least, most] = [ratios[0], ratios[ratios.length - 1]];
   const figure = (value: number) => value.toFixed(value < 10 ? 1 : 0);
   const ratio = share(ratios, 0.5);
-  return { ratio, text: `${figure(ratio)} × (${figure(least)}–${figure(most)})` };
+  return { ratio, text: `${figure(ratio)} × (${figure(least)}–${figure(most)})`, plain: share(plains, 0.5) };
+}
+
+/** How many times as long something takes, with its spread, and what the plain one takes, ms. */
+export interface Ratio {
+  readonly ratio: number;
+  readonly text: string;
+  readonly plain: number;
 }
 
 export interface Row {

@@ -1,5 +1,5 @@
 import * as fc from 'fast-check';
-import { cutTo, deltaE2000, labOfXyz, nearestBetween, ShareSums, xyzOfLab, type Lab, type Triple } from '../src';
+import { cutTo, deltaE2000, labOfXyz, LightEnds, nearestBetween, ShareSums, xyzOfLab, type Lab, type Triple } from '../src';
 
 const part = fc.double({ min: 0, max: 1, noNaN: true });
 const worth = fc.double({ min: -5, max: 5, noNaN: true });
@@ -83,4 +83,48 @@ test('the nearest colour between some is never further than each, and hardly eve
     { numRuns: 300 },
   );
   expect(further).toBeLessThanOrEqual(6);
+});
+
+test('what hiding jars send back lies between the ends that a sum leaves them, which are narrower than those of all', () => {
+  const jar = fc.tuple(part, worth, fc.double({ min: 0.02, max: 1, noNaN: true }));
+  let narrower = 0;
+  fc.assert(
+    fc.property(
+      fc.array(jar, { minLength: 2, maxLength: 6 }),
+      fc.array(fc.tuple(part, worth), { minLength: 1, maxLength: 3 }),
+      fc.double({ min: 0.1, max: 0.9, noNaN: true }),
+      part,
+      (hiding, through, hides, spare) => {
+        const count = through.length;
+        const seen = through.reduce((sum, [amount]) => sum + amount + 0.01, 0);
+        const own = through.map(([amount]) => ((1 - hides) * (amount + 0.01)) / seen);
+        const whole = hiding.reduce((sum, [, , amount]) => sum + amount, 0);
+        const shares = hiding.map(([, , amount]) => (hides * amount) / whole);
+        const sum =
+          own.reduce((total, share, p) => total + share * through[p][1], 0) +
+          shares.reduce((total, share, j) => total + share * hiding[j][1], 0);
+        // The sum is met by this mix, with something to spare or just so.
+        const worths = Float64Array.from([...own.map(() => 0), ...hiding.map(([, value]) => value - sum / hides + 0.1 * spare)]);
+        const reflects = [...own.map(() => 0), ...hiding.map(([light]) => light)].map((light) =>
+          new Float64Array(36).fill(light),
+        );
+        const ends = new LightEnds(reflects);
+        const jars = hiding.map((_, j) => count + j);
+        const box = {
+          through: own.map((_, p) => p),
+          hiding: jars,
+          shares: [...own, hides].map((share) => [share * 0.9, Math.min(1, share * 1.1)] as const),
+          strict: { own: Float64Array.from([...through.map(([, value]) => value), 0]), hiding: worths },
+        };
+        const { darkest, brightest } = ends.within(box, box.shares[count]);
+        const light = shares.reduce((total, share, j) => total + (share / hides) * hiding[j][0], 0);
+        expect(darkest[0]).toBeLessThanOrEqual(light + 1e-9);
+        expect(brightest[0]).toBeGreaterThanOrEqual(light - 1e-9);
+        const all = ends.of(jars);
+        if (brightest[0] - darkest[0] < 0.98 * (all.brightest[0] - all.darkest[0])) narrower += 1;
+      },
+    ),
+    { numRuns: 500 },
+  );
+  expect(narrower).toBeGreaterThan(10);
 });

@@ -9,6 +9,7 @@ export { nearRegion } from './near-region';
 export { nearestBetween } from './nearest-between';
 export { cutTo } from './share-ranges';
 export { ShareSums } from './share-sums';
+export { LightEnds } from './light-ends';
 export { LightEnvelopes } from './light-envelope';
 export { MixColours } from './mix-colour';
 export * from './cheapest-mix';
