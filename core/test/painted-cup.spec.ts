@@ -87,7 +87,7 @@ describe('a cup painted without a graphics card', () => {
       const wall = seenWall(vase, width, 160, at.scale, at.axis, at.ground);
       const places = Array.from(wall.pixels, (pixel, i) => {
         const [x, y] = [pixel % width, Math.floor(pixel / width)];
-        return [`${x} ${y}`, [wall.rounds[i], wall.downs[i], wall.steps[i]]] as const;
+        return [`${x} ${y}`, [wall.rounds[i], wall.downs[i], wall.steps[i], wall.covers[i]]] as const;
       });
       return new Map(places);
     };
@@ -95,12 +95,19 @@ describe('a cup painted without a graphics card', () => {
     const [once, each] = [placed(120), placed(121)];
     expect(once.size).toBe(each.size);
     expect(once.size).toBeGreaterThan(5000);
-    for (const [place, [round, down, step]] of once) {
-      const [otherRound, otherDown, otherStep] = each.get(place) ?? [];
+    for (const [place, [round, down, step, cover]] of once) {
+      const [otherRound, otherDown, otherStep, otherCover] = each.get(place) ?? [];
       expect(round).toBeCloseTo(otherRound ?? NaN, 5);
       expect(down).toBeCloseTo(otherDown ?? NaN, 5);
       expect(Math.abs(step - (otherStep ?? NaN))).toBeLessThanOrEqual(1);
+      expect(Math.abs(cover - (otherCover ?? NaN))).toBeLessThanOrEqual(1);
     }
+  });
+  test('covers as much of a row as the cup is wide there, to a part of a point', () => {
+    const { pixels, covers } = seenWall(stations, 120, 160, stance.scale, stance.axis, stance.ground);
+    const row = Math.round(rowOf(stance, 50));
+    const wide = Array.from(pixels).reduce((sum, pixel, i) => sum + (Math.floor(pixel / 120) === row ? covers[i] / 255 : 0), 0);
+    expect(wide).toBeCloseTo((200 / Math.PI) * stance.scale, 1);
   });
   test('a figure’s picture has room for all of it, mouth and foot', () => {
     const { width, height } = figureBox(cup, 1.22);

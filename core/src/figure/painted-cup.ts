@@ -31,7 +31,7 @@ export function paintedCup(
   const seen = loop && seenHandle(loop, stance, turn);
   if (seen && !seen.near) paintHandle({ pixels: picture, width, height }, seen, handle);
   const lit = litPixels(field, cupLight(field.width, turn));
-  const { pixels, rounds, downs, steps } = seenWall(stations, width, height, stance.scale, stance.axis, stance.ground);
+  const { pixels, rounds, downs, steps, covers } = seenWall(stations, width, height, stance.scale, stance.axis, stance.ground);
   const points = new Uint32Array(picture.buffer);
   const turned = turn / (2 * Math.PI);
   const { width: columns, height: rows } = field;
@@ -40,7 +40,9 @@ export function paintedCup(
     // A round of just below 1 can come to all columns, and the foot itself to all rows.
     const column = Math.min(columns - 1, Math.floor((round - Math.floor(round)) * columns));
     const row = Math.min(rows - 1, Math.floor(downs[i] * rows));
-    points[pixels[i]] = shaded(lit(row, column), shades[steps[i]], streaks[steps[i]]);
+    // An edge before its own handle has nothing to fade into that is known here.
+    const cover = points[pixels[i]] === 0 ? covers[i] : 255;
+    points[pixels[i]] = shaded(lit(row, column), shades[steps[i]], streaks[steps[i]], cover);
   }
   if (seen?.near) paintHandle({ pixels: picture, width, height }, seen, handle);
   return picture;
@@ -54,12 +56,12 @@ const streaks = Float32Array.from(
   (side) => 34 * Math.exp(-(((side + 0.62) / 0.1) ** 2)) + 12 * Math.exp(-(((side - 0.72) / 0.07) ** 2)),
 );
 
-/** A colour in more or less light with a streak of white over it, RGBA as a picture keeps it. */
-function shaded(rgba: number, shade: number, streak: number): number {
+/** A colour in more or less light with a streak of white over it, of so much of a point, RGBA as a picture keeps it. */
+function shaded(rgba: number, shade: number, streak: number, cover: number): number {
   const r = Math.min(255, (rgba & 255) * shade + streak + 0.5);
   const g = Math.min(255, ((rgba >> 8) & 255) * shade + streak + 0.5);
   const b = Math.min(255, ((rgba >> 16) & 255) * shade + streak + 0.5);
-  return ((255 << 24) | (b << 16) | (g << 8) | r) >>> 0;
+  return ((cover << 24) | (b << 16) | (g << 8) | r) >>> 0;
 }
 
 /** The open rim, looked into: an ellipse, pixels, and the line round it. */
