@@ -48,6 +48,19 @@ describe('colours near a target', () => {
       { numRuns: 400 },
     );
   });
+  test('however far a shelf is from a colour, some of what is further is ruled out', () => {
+    const lab2 = fc.tuple(lab, lab, fc.double({ min: 12, max: 30, noNaN: true }));
+    fc.assert(
+      fc.property(lab2, ([target, other, within]) => {
+        const bounds = nearRegion(target, within);
+        if (deltaE2000(target, other) <= within) expect(liesIn(bounds, other)).toBe(true);
+      }),
+      { numRuns: 200 },
+    );
+    const black: Lab = [2, 0, 0];
+    expect(deltaE2000(black, [60, 0, 0])).toBeGreaterThan(20);
+    expect(liesIn(nearRegion(black, 20), [60, 0, 0])).toBe(false);
+  });
   test('they are narrow: a colour four times as far is mostly outside', () => {
     const outside = (target: Lab) => {
       const bounds = nearRegion(target, 1);

@@ -7,7 +7,7 @@ const CLOSE = 0.01;
 /** ΔE00 from a target at which the difference has no direction worth a plane. */
 const TOO_NEAR = 0.2;
 /** No colour that light can come back in lies further from grey, in a or b. */
-const WIDEST = 200;
+export const WIDEST = 200;
 
 /**
  * The half space that turns its face to the best mix known: it holds every colour within a difference of the
@@ -109,7 +109,7 @@ function furthestAlong({ target, within, along, enough, cuts }: Surroundings): n
 }
 
 /** X grows with a and Z falls with b, so those ends are known; along L the sum of the three may bulge between its ends. */
-function mostOver([l, a, b]: Cell, along: Triple): number {
+export function mostOver([l, a, b]: Cell, along: Triple): number {
   const atA = along[0] > 0 ? a[1] : a[0];
   const atB = along[2] > 0 ? b[0] : b[1];
   const most = Math.max(sumAlong(along, [l[0], atA, atB]), sumAlong(along, [l[1], atA, atB]));

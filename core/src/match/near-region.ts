@@ -1,11 +1,12 @@
-import { deltaE2000, WHITE_POINT, xyzOfLab, type Lab, type Triple } from '../colour';
+import { WHITE_POINT, xyzOfLab, type Lab, type Triple } from '../colour';
 import type { Bound } from './bound';
-import { differenceAtLeast, eighths, labReach, type Cell } from './difference-bounds';
+import { differenceAtLeast, labReach, type Cell, type Interval } from './difference-bounds';
+import { mostOver, WIDEST } from './facing-bound';
+import { widthOf } from './share-sums';
 
-/** How often the surroundings of a target are halved along each axis of L*a*b*; wide ones rule out little, however finely cut. */
-const halvingsFor = (within: number): number => (within > 8 ? 2 : 3);
-/** Share of the difference up to which a cell’s middle counts as well inside. */
-const INNER = 0.6;
+/** The surroundings of a target are halved until they are so many cells, or so often. */
+const ENOUGH_CELLS = 300;
+const MOST_HALVINGS = 18;
 
 /**
  * Half spaces of XYZ that together hold every colour within a difference of a target: what lies outside
@@ -13,21 +14,15 @@ const INNER = 0.6;
  * again; cells whose every colour is further are dropped, and planes in 26 directions are laid round the rest.
  * @param target L*a*b*, D65
  * @param within ΔE00, 0 or more
- * @returns none where the difference is so large that nothing can be ruled out
  */
 export function nearRegion(target: Lab, within: number): readonly Bound[] {
-  const reach = labReach(target, within);
-  if (!Number.isFinite(reach.ab)) return [];
-  const corners = cornersNear(target, within, reach);
+  const cells = cellsNear(target, within);
   const axes = axesAt(target);
   return directions.map(([u, v, w]) => {
-    const along = [0, 1, 2].map((axis) => u * axes[0][axis] + v * axes[1][axis] + w * axes[2][axis]);
-    let most = -Infinity;
-    for (let at = 0; at < corners.length; at += 3) {
-      const reached = along[0] * corners[at] + along[1] * corners[at + 1] + along[2] * corners[at + 2];
-      if (reached > most) most = reached;
-    }
-    return { x: -along[0], y: -along[1], z: -along[2], at: most };
+    const along = (axis: number) => u * axes[0][axis] + v * axes[1][axis] + w * axes[2][axis];
+    const way: Triple = [along(0), along(1), along(2)];
+    const most = cells.reduce((best, cell) => Math.max(best, mostOver(cell, way)), -Infinity);
+    return { x: -way[0], y: -way[1], z: -way[2], at: most };
   });
 }
 
@@ -36,35 +31,34 @@ const directions = signs
   .flatMap((u) => signs.flatMap((v) => signs.map((w): Triple => [u, v, w])))
   .filter((one) => one.some((sign) => sign !== 0));
 
-/** Corners, X, Y and Z of one after the other, of the cells that may hold a colour near enough; X, Y and Z each rise with what they hang on. */
-function cornersNear(target: Lab, within: number, reach: { L: number; ab: number }): readonly number[] {
-  const corners: number[] = [];
-  const look = (cell: Cell, halvings: number): void => {
-    if (differenceAtLeast(target, cell, within) > within) return;
-    // Cells well inside lie behind those further out, whatever their size.
-    const inner = halvings < 2 && deltaE2000(target, middleOf(cell)) < INNER * within;
-    if (halvings === 0 || inner) {
-      for (const l of cell[0])
-        for (const a of cell[1])
-          for (const b of cell[2]) {
-            const xyz = xyzOfLab([l, a, b]);
-            corners.push(xyz[0], xyz[1], xyz[2]);
-          }
-    } else for (const part of eighths(cell)) look(part, halvings - 1);
-  };
+/** Cells that together hold every colour near enough. */
+function cellsNear(target: Lab, within: number): readonly Cell[] {
+  const { L: reachL, ab } = labReach(target, within);
   const [L, a, b] = target;
-  look(
+  let cells: readonly Cell[] = [
     [
-      [L - reach.L, L + reach.L],
-      [a - reach.ab, a + reach.ab],
-      [b - reach.ab, b + reach.ab],
+      [L - reachL, L + reachL],
+      [Math.max(-WIDEST, a - ab), Math.min(WIDEST, a + ab)],
+      [Math.max(-WIDEST, b - ab), Math.min(WIDEST, b + ab)],
     ],
-    halvingsFor(within),
-  );
-  return corners;
+  ];
+  for (let halving = 0; halving < MOST_HALVINGS && cells.length < ENOUGH_CELLS; halving += 1)
+    cells = cells.flatMap((cell) => halvesOf(cell).filter((part) => differenceAtLeast(target, part, within) <= within));
+  return cells;
 }
 
-const middleOf = ([l, a, b]: Cell): Lab => [(l[0] + l[1]) / 2, (a[0] + a[1]) / 2, (b[0] + b[1]) / 2];
+/** A cell halved across its longest side. */
+function halvesOf(cell: Cell): readonly Cell[] {
+  const longest = [1, 2].reduce((best, axis) => (widthOf(cell[axis]) > widthOf(cell[best]) ? axis : best), 0);
+  const [from, to] = cell[longest];
+  const middle = (from + to) / 2;
+  const half = (part: Interval): Cell => [
+    longest === 0 ? part : cell[0],
+    longest === 1 ? part : cell[1],
+    longest === 2 ? part : cell[2],
+  ];
+  return [half([from, middle]), half([middle, to])];
+}
 
 /** What L, a and b grow along in XYZ at a colour, each scaled so that a unit of it counts alike. */
 function axesAt(target: Lab): readonly Triple[] {
