@@ -84,7 +84,7 @@ describe('a cup painted without a graphics card', () => {
     ];
     const at = stanceIn({ stations: vase, handle: null }, 120, 160, 10);
     const placed = (width: number) => {
-      const wall = seenWall(vase, width, 160, at.scale, at.axis, at.ground);
+      const wall = seenWall(vase, { width, height: 160, ...at });
       const places = Array.from(wall.pixels, (pixel, i) => {
         const [x, y] = [pixel % width, Math.floor(pixel / width)];
         return [`${x} ${y}`, [wall.rounds[i], wall.downs[i], wall.steps[i], wall.covers[i]]] as const;
@@ -104,7 +104,7 @@ describe('a cup painted without a graphics card', () => {
     }
   });
   test('covers as much of a row as the cup is wide there, to a part of a point', () => {
-    const { pixels, covers } = seenWall(stations, 120, 160, stance.scale, stance.axis, stance.ground);
+    const { pixels, covers } = seenWall(stations, { width: 120, height: 160, ...stance });
     const row = Math.round(rowOf(stance, 50));
     const wide = Array.from(pixels).reduce((sum, pixel, i) => sum + (Math.floor(pixel / 120) === row ? covers[i] / 255 : 0), 0);
     expect(wide).toBeCloseTo((200 / Math.PI) * stance.scale, 1);

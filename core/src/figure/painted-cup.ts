@@ -31,7 +31,7 @@ export function paintedCup(
   const seen = loop && seenHandle(loop, stance, turn);
   if (seen && !seen.near) paintHandle({ pixels: picture, width, height }, seen, handle);
   const lit = litPixels(field, cupLight(field.width, turn));
-  const { pixels, rounds, downs, steps, covers } = seenWall(stations, width, height, stance.scale, stance.axis, stance.ground);
+  const { pixels, rounds, downs, steps, covers } = seenWall(stations, { width, height, ...stance });
   const points = new Uint32Array(picture.buffer);
   const turned = turn / (2 * Math.PI);
   const { width: columns, height: rows } = field;

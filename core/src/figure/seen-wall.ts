@@ -1,6 +1,6 @@
-import { rememberEach } from '../remember';
+import { rememberEachRecord } from '../remember';
 import type { Station } from '../vessel';
-import { LOOK_DOWN, radiusAt, rowOf, topOf } from './projection';
+import { LOOK_DOWN, radiusAt, rowOf, topOf, type Stance } from './projection';
 
 /** Which place of the wall each point of a picture shows, one entry a point, however the cup is turned. */
 export interface SeenWall {
@@ -14,6 +14,12 @@ export interface SeenWall {
   readonly steps: Uint16Array;
   /** how much of the point the wall covers, 0..255: less than all along its edges */
   readonly covers: Uint8Array;
+}
+
+/** How large a picture is, pixels, and where the cup stands in it. */
+export interface StandingIn extends Stance {
+  readonly width: number;
+  readonly height: number;
 }
 
 /** Steps of the way across a cup that are lit alike: finer than any screen is wide. */
@@ -30,18 +36,10 @@ interface Meeting {
 /**
  * Where the points of a picture lie on a cup’s wall. It takes far longer to find than to paint, and hangs on neither
  * the turn nor what is on the wall, so it is kept while the cup stands in a picture.
- * @param scale pixels a mm; `axis` and `ground` as in `Stance`
  */
-export const seenWall = rememberEach(found, 2);
+export const seenWall = rememberEachRecord(found, 2);
 
-function found(
-  stations: readonly Station[],
-  width: number,
-  height: number,
-  scale: number,
-  axis: number,
-  ground: number,
-): SeenWall {
+function found(stations: readonly Station[], { width, height, scale, axis, ground }: StandingIn): SeenWall {
   const top = topOf(stations);
   const meet = meetingOf(stations, scale);
   const pixels = new Int32Array(width * height);

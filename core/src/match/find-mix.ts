@@ -1,4 +1,4 @@
-import { deltaE2000 } from '../colour';
+import { deltaE2000, type Lab } from '../colour';
 import { remember } from '../remember';
 import { boundFacing } from './facing-bound';
 import { hidingMixes } from './hiding-mixes';
@@ -31,11 +31,13 @@ export function* findMix(question: MixQuestion): Generator<SearchState, SearchSt
   const colours = new MixColours(question);
   const done: SizeAnswer[] = [];
   const kept = question.jars.filter(({ keep }) => keep).length;
+  const hiding = colours.alone.filter((_, jar) => colours.hiding[jar] && colours.most[jar] >= 1);
+  const between = hiding.length > 0 ? nearestBetween(question.target, hiding) : null;
   let before: Mix | null = null;
   for (let size = Math.max(1, kept); size <= Math.min(question.size, question.jars.length, colours.steps); size += 1) {
     const [start, ...others] = startingMixes(colours, before, size);
     if (!start) continue;
-    const search = sizeSearch(colours, size, start, others);
+    const search = sizeSearch(colours, size, [start, ...others], between);
     for (;;) {
       const { value, done: over } = search.next();
       if (over) {
@@ -52,8 +54,8 @@ export function* findMix(question: MixQuestion): Generator<SearchState, SearchSt
 function* sizeSearch(
   colours: MixColours,
   size: number,
-  start: Mix,
-  others: readonly Mix[],
+  [start, ...others]: readonly [Mix, ...Mix[]],
+  between: Lab | null,
 ): Generator<{ answer: SizeAnswer; progress: number }, SizeAnswer> {
   const { target } = colours.question;
   let best = improved(colours, start);
@@ -71,11 +73,9 @@ function* sizeSearch(
     yield { answer: { size, best, bound: 0, proven: false }, progress: 0 };
   }
   if (wanted() === 0) return { size, best, bound: 0, proven: true };
-  const hiding = colours.alone.filter((_, jar) => colours.hiding[jar] && colours.most[jar] >= 1);
-  const between = hiding.length > 0 ? nearestBetween(target, hiding) : best.lab;
   // Worked out anew only when that has changed.
   const near = remember((within: number) => {
-    const facing = deltaE2000(target, between) > within ? [between, best.lab] : [best.lab];
+    const facing = between && deltaE2000(target, between) > within ? [between, best.lab] : [best.lab];
     return [...facing.flatMap((from) => boundFacing(target, within, from, cuts) ?? []), ...nearRegion(target, within)];
   }, 1);
   const search = { colours, size, bounds: () => near(wanted()), found };

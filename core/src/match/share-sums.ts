@@ -4,6 +4,8 @@ export const widthOf = ([low, high]: Interval): number => high - low;
 
 /** Sums of shares, each times its own, over all shares in their ranges that add up to 1. */
 export class ShareSums {
+  /** what the share is worth that the last sum filled up last */
+  last = 0;
   private readonly from: Float64Array;
   private readonly wide: Float64Array;
   private readonly free: number;
@@ -16,33 +18,27 @@ export class ShareSums {
     this.free = Math.max(0, 1 - total(this.from));
   }
 
-  /** What the share is worth that was filled up last. */
-  last = 0;
-
   /** The most one comes to: what no share has for sure goes to those worth the most, in turn. */
   most(own: Float64Array): number {
     this.sort(own);
-    const { from, wide, order } = this;
-    let { free } = this;
-    let sum = 0;
-    for (const p of order) {
-      const more = Math.min(free, wide[p]);
-      sum += (from[p] + more) * own[p];
-      if (free > 0) this.last = own[p];
-      free -= more;
-    }
-    return sum;
+    return this.filled(own, 0, 1);
   }
 
+  /** The least one comes to. */
   least(own: Float64Array): number {
     this.sort(own);
+    return this.filled(own, this.order.length - 1, -1);
+  }
+
+  private filled(own: Float64Array, first: number, step: 1 | -1): number {
     const { from, wide, order } = this;
     let { free } = this;
     let sum = 0;
-    for (let at = order.length - 1; at >= 0; at -= 1) {
+    for (let at = first; at >= 0 && at < order.length; at += step) {
       const p = order[at];
       const more = Math.min(free, wide[p]);
       sum += (from[p] + more) * own[p];
+      if (free > 0) this.last = own[p];
       free -= more;
     }
     return sum;
