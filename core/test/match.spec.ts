@@ -152,6 +152,7 @@ describe('the nearest mix', () => {
   });
   test.each([
     [{ jars: [] }, /put jars on the shelf/],
+    [{ target: [NaN, 0, 0] as const }, /choose one/],
     [{ depth: 0 }, /no glitter is seen/],
     [{ size: 9 }, /1 to 5 jars/],
     [{ step: 0.001 }, /larger spoon/],

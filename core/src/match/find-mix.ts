@@ -101,11 +101,12 @@ const setsOf = (jars: number, size: number): number =>
 const slackOf = ({ question: { closeEnough, closeShare }, hiding }: MixColours, { parts, difference }: Mix): number =>
   parts.length > EXACT || (difference > FAR && hiding.includes(false)) ? closeEnough + closeShare * difference : 0;
 
-export function checkQuestion({ jars, size, total, step, depth }: MixQuestion): void {
+export function checkQuestion({ target, jars, size, total, step, depth }: MixQuestion): void {
   const refuse = (sentence: string): never => {
     throw new MixQuestionError(sentence);
   };
   if (jars.length === 0) refuse('There is no glitter to mix from: put jars on the shelf, or take a limit off.');
+  if (!target.every(Number.isFinite)) refuse('A mix is searched for near a colour: choose one.');
   if (!(size >= 1 && size <= MOST_JARS)) refuse(`A mix is searched for with 1 to ${MOST_JARS} jars.`);
   if (!(step > 0) || !(total >= step)) refuse('The mix must be at least one spoon.');
   if (total / step > MOST_STEPS) refuse(`That is over ${MOST_STEPS} spoons: take a larger spoon or a smaller mix.`);
