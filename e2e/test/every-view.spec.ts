@@ -92,6 +92,16 @@ describe('each view passes axe and fits its window', () => {
     await reads(browser, 'Reading 1 of 2');
     expect(await violations(browser)).toEqual([]);
   });
+  test('what opens over a page: a menu, and a list of choices', async () => {
+    await go('/designs', 'Copper Eaves');
+    await press(browser, 'More for Copper Eaves');
+    await reads(browser, 'Copy', '.mat-mdc-menu-panel');
+    expect(await violations(browser)).toEqual([]);
+    await go('/designs/copper-eaves/colour', 'By the eye');
+    await (await see(browser, 'mat-select')).click();
+    await see(browser, '.mat-mdc-select-panel mat-option');
+    expect(await violations(browser)).toEqual([]);
+  });
   test('a jar being looked for, found by nearness, and one that isn’t there yet', async () => {
     await go('/designs/copper-eaves/colour', 'By the eye');
     await press(browser, 'Add a glitter');

@@ -1,3 +1,4 @@
+import { OverlayContainer } from '@angular/cdk/overlay';
 import { provideHttpClient, withFetch } from '@angular/common/http';
 import { inject, provideZonelessChangeDetection, type ApplicationConfig } from '@angular/core';
 import {
@@ -10,12 +11,14 @@ import {
 import { routes } from './app.routes';
 import { OnceItIsQuiet } from './once-it-is-quiet';
 import { OneDesignAWorkspace } from './one-design-a-workspace';
+import { OverlayRegion } from './parts/overlay-region';
 import { Notices } from './services/notices';
 
 export const appConfig: ApplicationConfig = {
   providers: [
     provideZonelessChangeDetection(),
     { provide: RouteReuseStrategy, useClass: OneDesignAWorkspace },
+    { provide: OverlayContainer, useClass: OverlayRegion },
     provideHttpClient(withFetch()),
     provideRouter(
       routes,

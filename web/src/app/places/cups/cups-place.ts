@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
-import { MatMenuModule } from '@angular/material/menu';
+import { MENUS } from '../../parts/menus';
 import { countText, foundCups, planOf, startingDesign, typicalCups, volumeCheck, type Cup } from '@aurantia/core';
 import { cupsCsv, cupsJson, readCups } from '@aurantia/core/cups-file';
 import { concatMap, from, toArray } from 'rxjs';
@@ -22,7 +22,7 @@ const MANY = 6;
 /** The cups that were measured, side by side at one scale, and the measuring sheet. */
 @Component({
   selector: 'au-cups-place',
-  imports: [BUTTONS, MatMenuModule, CupFigure, CupSheet, MeasuringWizard, AreaPipe, LengthPipe, FileField, SearchField, Waiting],
+  imports: [BUTTONS, MENUS, CupFigure, CupSheet, MeasuringWizard, AreaPipe, LengthPipe, FileField, SearchField, Waiting],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cups-place.html',
   styleUrl: './cups-place.scss',

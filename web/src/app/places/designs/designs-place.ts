@@ -13,7 +13,7 @@ import {
   untracked,
 } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
-import { MatMenuModule } from '@angular/material/menu';
+import { MENUS } from '../../parts/menus';
 import { Router, RouterLink } from '@angular/router';
 import { amountText, countText, daysLeftText, gramsPerMl, type DesignSummary } from '@aurantia/core';
 import { debounceTime, Subject, type Observable } from 'rxjs';
@@ -56,7 +56,7 @@ const PAUSE = 150;
     DesignFilter,
     LongList,
     MaterialGlyph,
-    MatMenuModule,
+    MENUS,
     NgTemplateOutlet,
     RouterLink,
     ScrollingModule,

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
-import { MatMenuModule } from '@angular/material/menu';
+import { MENUS } from '../../parts/menus';
 import { differenceWords, faultsOf, type Fault } from '@aurantia/core';
 import {
   mixLine,
@@ -26,7 +26,7 @@ import { BUTTONS } from '../../parts/buttons';
 /** One palette: its colours by name, what each is mixed of, and the files and sheets it goes out as. */
 @Component({
   selector: 'au-palette-form',
-  imports: [BUTTONS, ColourField, MatMenuModule, PaletteMixes, TextField, Icon],
+  imports: [BUTTONS, ColourField, MENUS, PaletteMixes, TextField, Icon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './palette-form.html',
   styleUrl: './palette-form.scss',

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { MatMenuModule } from '@angular/material/menu';
+import { MENUS } from '../../parts/menus';
 import { RouterLink } from '@angular/router';
 import { paletteOfShelf, readPalette, type Palette, type PaletteId } from '@aurantia/core/palette';
 import { v7 } from 'uuid';
@@ -13,7 +13,7 @@ import { BUTTONS } from '../../parts/buttons';
 /** Colours that belong together: kept, brought in, taken from a photo, each with the mix that makes it. */
 @Component({
   selector: 'au-palettes-place',
-  imports: [BUTTONS, MatMenuModule, PaletteForm, PhotoPalette, RouterLink, FileField],
+  imports: [BUTTONS, MENUS, PaletteForm, PhotoPalette, RouterLink, FileField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './palettes-place.html',
   styleUrl: './palettes-place.scss',

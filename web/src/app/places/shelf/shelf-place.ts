@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal, input } from '@angular/core';
 import { ScrollingModule } from '@angular/cdk/scrolling';
 import { MatDialog } from '@angular/material/dialog';
-import { MatMenuModule } from '@angular/material/menu';
+import { MENUS } from '../../parts/menus';
 import {
   cutRanges,
   colourOf,
@@ -58,7 +58,7 @@ const NEAREST = 12;
     Waiting,
     ColourDot,
     LongList,
-    MatMenuModule,
+    MENUS,
     RouterLink,
     ScrollingModule,
     MaterialGlyph,

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { MatDialog } from '@angular/material/dialog';
-import { MatMenuModule } from '@angular/material/menu';
+import { MENUS } from '../../parts/menus';
 import { countText } from '@aurantia/core';
 import {
   boardOf,
@@ -42,7 +42,7 @@ const SETTLED = 800;
 /** The week: when hands are on which cup, what waits meanwhile, and how all of it ends in time. */
 @Component({
   selector: 'au-week-place',
-  imports: [BUTTONS, BoardView, Choice, Icon, MatMenuModule, StepPanel, WeekTabs],
+  imports: [BUTTONS, BoardView, Choice, Icon, MENUS, StepPanel, WeekTabs],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './week-place.html',
   styleUrl: './week-place.scss',

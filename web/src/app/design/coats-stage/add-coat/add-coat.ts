@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, output } from '@angular/core';
-import { MatMenuModule } from '@angular/material/menu';
+import { MENUS } from '../../../parts/menus';
 import { coatKinds, type CoatKindName } from '@aurantia/core';
 import { BUTTONS } from '../../../parts/buttons';
 
@@ -16,7 +16,7 @@ const titles = {
 /** Every kind of coat to add, by what it serves. */
 @Component({
   selector: 'au-add-coat',
-  imports: [BUTTONS, MatMenuModule],
+  imports: [BUTTONS, MENUS],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <button type="button" matButton="filled" [matMenuTriggerFor]="menu">Add a coat</button>

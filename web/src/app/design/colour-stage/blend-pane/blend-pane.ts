@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output, signal } from '@angular/core';
-import { MatMenuModule } from '@angular/material/menu';
+import { MENUS } from '../../../parts/menus';
 import {
   amountText,
   amountUnit,
@@ -45,7 +45,7 @@ const kindWords = { solid: 'opaque', tinted: 'see-through', opal: 'opal' } as co
     BUTTONS,
     TABLE,
     Switch,
-    MatMenuModule,
+    MENUS,
     AmountStepper,
     NumberField,
     MaterialGlyph,

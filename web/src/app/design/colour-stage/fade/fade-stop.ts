@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { itemOf, type FadeStop, type PlannedBlend, type ShelfItemId } from '@aurantia/core';
-import { MatMenuModule } from '@angular/material/menu';
+import { MENUS } from '../../../parts/menus';
 import { NumberField } from '../../../parts/fields/number-field';
 import { Pick } from '../../../parts/fields/pick';
 import { JarFinding } from '../../../parts/jar-finder/jar-finding';
@@ -27,7 +27,7 @@ export interface StopRefused {
 /** One colour a fade goes through: its mix, how much of it, the paint under it. */
 @Component({
   selector: 'au-fade-stop',
-  imports: [BUTTONS, MatMenuModule, MaterialGlyph, NumberField, Pick, Tip, Icon],
+  imports: [BUTTONS, MENUS, MaterialGlyph, NumberField, Pick, Tip, Icon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './fade-stop.html',
   styleUrl: './fade-stop.scss',

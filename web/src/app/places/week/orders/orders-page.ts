@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatDialog } from '@angular/material/dialog';
-import { MatMenuModule } from '@angular/material/menu';
+import { MENUS } from '../../../parts/menus';
 import { Router } from '@angular/router';
 import { countText } from '@aurantia/core';
 import { moneyText } from '@aurantia/core/money';
@@ -24,7 +24,7 @@ const SHOWN = 120;
 /** Who waits for what, by when; as a table out and in. */
 @Component({
   selector: 'au-orders-page',
-  imports: [BUTTONS, FileField, Icon, MatMenuModule, SearchField, WeekTabs],
+  imports: [BUTTONS, FileField, Icon, MENUS, SearchField, WeekTabs],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './orders-page.html',
   styleUrl: './orders-page.scss',
