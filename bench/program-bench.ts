@@ -1,50 +1,13 @@
-import { closeSync, fsyncSync, openSync, writeSync } from 'node:fs';
-import { join } from 'node:path';
 import { openBrowser, painted, reads, type Browser } from '../e2e/src/browser';
 import { Program } from '../e2e/src/program';
 import { readyRows } from './load-bench';
-import { ratioOf, share, type Row } from './measure';
+import { share, type Row } from './measure';
+import { saveRows } from './save-bench';
 import { taskRows } from './task-bench';
 import { timersRow } from './timers-bench';
 import { weekPageRow } from './week-page-bench';
 
-/** A save over the wire into SQLite, against the same bytes written and synced to a plain file. */
-async function save(program: Program): Promise<Row> {
-  const url = `${program.address}/api/designs/peat-fire`;
-  let { revision, document } = (await (await fetch(url)).json()) as { revision: number; document: { name: string } };
-  let round = 0;
-  const kept = async () => {
-    document = { ...document, name: `Peat Fire ${(round += 1)}` };
-    const body = JSON.stringify({ parent: revision, document });
-    ({ revision } = (await (
-      await fetch(url, { method: 'PUT', headers: { 'content-type': 'application/json' }, body })
-    ).json()) as { revision: number });
-  };
-  const text = JSON.stringify(document);
-  const plain = () => {
-    const handle = openSync(join(program.folder, 'plain.json'), 'w');
-    writeSync(handle, text);
-    fsyncSync(handle);
-    closeSync(handle);
-  };
-  // The wire and the program have to warm up, as they have when a maker saves.
-  for (let i = 0; i < 40; i += 1) await kept();
-  const several = async () => {
-    for (let i = 0; i < 15; i += 1) await kept();
-  };
-  const severalPlain = () => {
-    for (let i = 0; i < 15; i += 1) plain();
-  };
-  const { ratio, text: figure, plain: ms } = await ratioOf(several, severalPlain);
-  const each = (all: number) => `${(all / 15).toFixed(1)} ms`;
-  return {
-    what: 'fifteen saves, over the wire and on the disk, against fifteen plain synced writes of the same bytes',
-    figure: `${figure}; ${each(ratio * ms)} a save, ${each(ms)} a plain write`,
-    aim: '≤ 3 ×',
-  };
-}
-
-/** The same while an edge is dragged on a curved cup with 200 motifs, and how many frames come meanwhile. */
+/** What it takes while an edge is dragged on a curved cup with 200 motifs, and how many frames come meanwhile. */
 async function dragging(browser: Browser, program: Program): Promise<Row> {
   const url = `${program.address}/api/designs/thistle-weave`;
   const { revision, document } = (await (await fetch(url)).json()) as { revision: number; document: { areas: object[] } };
@@ -138,7 +101,7 @@ export async function programRows(): Promise<readonly Row[]> {
   const browser = await openBrowser();
   try {
     return [
-      await save(program),
+      ...(await saveRows(program)),
       ...(await readyRows(browser, program)),
       ...(await taskRows(program)),
       await withoutGraphics(program),
