@@ -1,6 +1,16 @@
-import { bandRegion, defaultSettings, designSchema, ontoOneTurn, planOf, startingItem, type ShelfItem } from '@aurantia/core';
+import {
+  bandRegion,
+  defaultSettings,
+  designSchema,
+  linesAround,
+  ontoOneTurn,
+  planOf,
+  startingItem,
+  type ShelfItem,
+} from '@aurantia/core';
 import { linesSeen, placeSeenAt, seenAt } from '../src/app/parts/cup-view/cup-lines';
 import { edgesOf, frontOf, pieceNames } from '../src/app/parts/cup-view/drawn-edges';
+import { Turning } from '../src/app/parts/cup-view/turning';
 import { stanceIn, widestRadius } from '@aurantia/core/figure';
 import { design, shelf } from './workshop';
 
@@ -80,5 +90,49 @@ describe('pieces on the cup', () => {
   test('the first of a marked coat comes to the front, in place of the area', () => {
     expect(frontOf(plan, { area: 'low', coat: 'Leaf' })?.angle).toBeCloseTo(90, 6);
     expect(frontOf(plan, { area: null, coat: null })).toBeNull();
+  });
+});
+
+test('many motifs have no faint edges, and the area round them is edged without them', () => {
+  const faint = (count: number) => {
+    const ends = { lower: { by: 'foot', mm: 0 }, upper: { by: 'foot', mm: 50 } };
+    const looks = { outline: { shape: 'star' }, width: 5, count, seed: 3, clearance: 1, turn: 'any' };
+    const stars = { kind: 'scatter', id: 'stars', name: 'Stars', ...looks, ...ends };
+    const plan = planOf(designSchema.parse({ ...design, areas: [...design.areas, stars] }), {
+      settings: defaultSettings,
+      shelf,
+    });
+    return edgesOf(plan, { area: null, coat: null }).faint;
+  };
+  expect(faint(5).map(linesAround)).toEqual([6, 1, 5]);
+  const [low, high, ...others] = faint(80);
+  expect(others).toEqual([]);
+  expect([...low, ...high].every((polygon) => polygon.length === 1)).toBe(true);
+});
+
+describe('a cup that is turned', () => {
+  const moving = (reduced: boolean) => Object.assign(window, { matchMedia: () => ({ matches: reduced }) });
+  test('comes round by the shorter way, at once where nothing shall move', () => {
+    moving(true);
+    const turning = new Turning();
+    turning.by(6);
+    turning.to(0.5);
+    expect(turning.now()).toBeCloseTo(2 * Math.PI + 0.5, 9);
+  });
+  test('stays where a hand takes hold of it', () => {
+    moving(false);
+    const frames: FrameRequestCallback[] = [];
+    jest.spyOn(window, 'requestAnimationFrame').mockImplementation((frame) => frames.push(frame));
+    const dropped = jest.spyOn(window, 'cancelAnimationFrame').mockImplementation((number) => void delete frames[number - 1]);
+    const turning = new Turning();
+    turning.to(2);
+    frames[0](performance.now() + 100);
+    const on = turning.now();
+    expect(on).toBeGreaterThan(0);
+    expect(on).toBeLessThan(2);
+    turning.stop();
+    expect(frames[1]).toBeUndefined();
+    expect(dropped).toHaveBeenCalledTimes(2);
+    expect(turning.now()).toBe(on);
   });
 });

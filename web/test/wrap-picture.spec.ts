@@ -21,16 +21,17 @@ class Path {
 /** Paints a picture on a canvas that only notes what it was told. */
 function painted(picture: WrapPicture) {
   Object.assign(globalThis, { Path2D: Path });
-  const done: { what: string; style: string; width: number; path: Path }[] = [];
+  const done: { what: string; style: string; width: number; dash: readonly number[]; path: Path }[] = [];
+  let dash: readonly number[] = [];
   const context = {
     fillStyle: '',
     strokeStyle: '',
     lineWidth: 1,
-    fill: (path: Path) => done.push({ what: 'fill', style: context.fillStyle, width: 0, path }),
-    stroke: (path: Path) => done.push({ what: 'stroke', style: context.strokeStyle, width: context.lineWidth, path }),
+    fill: (path: Path) => done.push({ what: 'fill', style: context.fillStyle, width: 0, dash, path }),
+    stroke: (path: Path) => done.push({ what: 'stroke', style: context.strokeStyle, width: context.lineWidth, dash, path }),
     setTransform: jest.fn(),
     clearRect: jest.fn(),
-    setLineDash: jest.fn(),
+    setLineDash: (lengths: readonly number[]) => (dash = lengths),
     createPattern: () => null,
   };
   const canvas = Object.assign(document.createElement('canvas'), { getContext: () => context });
@@ -67,6 +68,16 @@ test('the chosen area’s edge lies over the rest; of many pieces it is thin and
   const one = strokes('low', low).filter(({ style }) => style === 'peel');
   expect(one.map(({ width }) => width)).toEqual([1.5]);
   const many = strokes('cells', cells);
-  expect(many.filter(({ style }) => style === 'peel').map(({ width }) => width)).toEqual(Array(20).fill(0.7));
+  expect(many.filter(({ style }) => style === 'peel').map(({ width }) => width)).toEqual(Array(20).fill(0.5));
   expect(many.filter(({ style }) => style === '#fffdf9')).toHaveLength(1);
+});
+
+test('the wall round many motifs has a thin edge without dashes, for it runs round each of them', () => {
+  const round: Region = [[low[0][0], ...cells.map(([outline]) => outline)]];
+  const open = (region: Region) =>
+    painted({ ...picture, parts: [{ id: '', title: 'Left over', colour: 'clay', region }] })
+      .filter(({ what }) => what === 'stroke')
+      .map(({ width, dash }) => ({ width, dash }))[0];
+  expect(open(low)).toEqual({ width: 0.7, dash: [2, 1.5] });
+  expect(open(round)).toEqual({ width: 0.5, dash: [] });
 });

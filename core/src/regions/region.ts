@@ -12,6 +12,9 @@ export type Region = readonly RegionPolygon[];
 
 export const nothing: Region = [];
 
+/** How many closed lines bound a region, those of its holes among them. */
+export const linesAround = (region: Region): number => region.reduce((sum, polygon) => sum + polygon.length, 0);
+
 /** A box on (angle, height). */
 export interface Box {
   readonly left: number;

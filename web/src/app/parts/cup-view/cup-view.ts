@@ -13,6 +13,7 @@ import {
   untracked,
   viewChild,
 } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import {
   fieldBeside,
   fieldPlanOf,
@@ -24,22 +25,30 @@ import {
   type Plan,
   type WallPlace,
 } from '@aurantia/core';
-import { switchMap, timer, type Subscription } from 'rxjs';
+import { animationFrameScheduler, auditTime, Subject, switchMap, timer, type Subscription } from 'rxjs';
 import { Flakes } from '../../services/flakes';
 import { Notices } from '../../services/notices';
 import { WorkshopMemory } from '../../services/workshop';
 import type { LatheCup } from './lathe-cup';
 import { AreaHandleDirective, type HandleMove } from '../area-handle/area-handle';
-import { paintEdges, placeSeenAt, seenAt, type CupEdges } from './cup-lines';
+import { paintEdges, placeSeenAt, seenAt, type CupEdges, type CupSeen } from './cup-lines';
 import { edgesOf, frontOf, pieceNames, type Marked } from './drawn-edges';
 import { paintCup } from './paint-cup';
 import { potMarks } from './pot-marks';
 import { handleColour, radiusAt, rowOf, stanceIn, topOf, type Stance } from '@aurantia/core/figure';
 import { ticksUpTo } from './ruler';
+import { Turning } from './turning';
 
 const RULER = 58;
 /** ms without a change of the areas before flakes are dropped anew */
 const QUIET = 350;
+
+/** Edges as they are drawn over the cup, on a canvas so large, css pixels. */
+interface DrawnEdges {
+  readonly edges: CupEdges;
+  readonly size: { readonly width: number; readonly height: number };
+  readonly seen: CupSeen;
+}
 
 /** The cup, large and turning, with a ruler and the edges of its areas. */
 @Component({
@@ -73,7 +82,8 @@ export class CupView {
   private readonly lines = viewChild.required<ElementRef<HTMLCanvasElement>>('lines');
   private readonly canvas = viewChild.required<ElementRef<HTMLCanvasElement>>('canvas');
   protected readonly size = signal({ width: 0, height: 0 });
-  protected readonly turn = signal(0);
+  private readonly turning = new Turning();
+  protected readonly turn = this.turning.now;
   protected readonly field = signal<FlakeField | null>(null);
   protected readonly busy = signal(true);
   /** 0..1 of the flakes that lie, of a picture under work */
@@ -83,7 +93,6 @@ export class CupView {
   private lathe: LatheCup | null = null;
   private wish: Subscription | null = null;
   private drag: number | null = null;
-  private turning = 0;
   /** the areas of the picture last asked for */
   private asked: Plan['areas'] | null = null;
 
@@ -102,6 +111,13 @@ export class CupView {
   protected readonly rulerUnit = computed(() => (this.memory.units().length === 'mm' ? 'mm' : 'in'));
   private readonly marked = computed<Marked>(() => ({ area: this.chosen(), coat: this.piece() }));
   private readonly edges = computed<CupEdges>(() => edgesOf(this.plan(), this.marked()));
+  private readonly drawnEdges = computed<DrawnEdges>(() => ({
+    edges: this.edges(),
+    size: this.size(),
+    seen: { stations: this.cup().stations, stance: this.stance(), turn: this.turn(), dots: this.dots },
+  }));
+  /** While a hand drags, the edges come a frame after all else that its step brings: together they would outlast one. */
+  private readonly edgesWished = new Subject<void>();
   protected readonly pieceNames = computed(() => pieceNames(this.plan(), this.cup().stations, this.stance(), this.turn()));
   protected readonly brackets = computed(() => {
     const area = this.plan().areas.areas.find(({ id }) => id === this.chosen());
@@ -143,7 +159,7 @@ export class CupView {
     inject(DestroyRef).onDestroy(() => {
       this.left = true;
       watch.disconnect();
-      cancelAnimationFrame(this.turning);
+      this.turning.stop();
       this.wish?.unsubscribe();
       this.lathe?.dispose();
     });
@@ -159,7 +175,14 @@ export class CupView {
       if (field && this.way() === 'solid') this.lathe?.wrap(field);
     });
     effect(() => this.draw());
-    effect(() => this.drawEdges());
+    effect(() => {
+      const drawn = this.drawnEdges();
+      if (untracked(this.held)) this.edgesWished.next();
+      else this.drawEdges(drawn);
+    });
+    this.edgesWished
+      .pipe(auditTime(0, animationFrameScheduler), takeUntilDestroyed())
+      .subscribe(() => this.drawEdges(this.drawnEdges()));
     effect(() => this.turnTo(this.marked(), this.front()));
   }
 
@@ -169,31 +192,18 @@ export class CupView {
     const from = untracked(this.turn);
     // What is asked for by its spot is moved by hand: only what can’t be seen is turned.
     if (!middle || (front && seenAt(front.angle, front.height, this.cup().stations, untracked(this.stance), from).near)) return;
-    const wanted = ((180 - middle.angle) * Math.PI) / 180;
-    const way = ((((wanted - from + Math.PI) % (2 * Math.PI)) + 2 * Math.PI) % (2 * Math.PI)) - Math.PI;
-    cancelAnimationFrame(this.turning);
-    if (window.matchMedia('(prefers-reduced-motion: reduce)').matches) {
-      this.turn.set(from + way);
-      return;
-    }
-    const begun = performance.now();
-    const step = (now: number) => {
-      const share = Math.min(1, Math.max(0, (now - begun) / 350));
-      this.turn.set(from + way * (1 - (1 - share) ** 3));
-      if (share < 1) this.turning = requestAnimationFrame(step);
-    };
-    this.turning = requestAnimationFrame(step);
+    this.turning.to(((180 - middle.angle) * Math.PI) / 180);
   }
 
   protected key(event: KeyboardEvent): void {
     const step = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
     if (step === undefined) return;
     event.preventDefault();
-    this.turn.update((turn) => turn + step * (Math.PI / 18));
+    this.turning.by(step * (Math.PI / 18));
   }
 
   protected grab(event: PointerEvent): void {
-    cancelAnimationFrame(this.turning);
+    this.turning.stop();
     this.drag = event.clientX;
     this.canvas().nativeElement.setPointerCapture(event.pointerId);
   }
@@ -204,7 +214,7 @@ export class CupView {
     const widest = radiusAt(this.cup().stations, topOf(this.cup().stations));
     const moved = event.clientX - this.drag;
     this.drag = event.clientX;
-    this.turn.update((turn) => turn + moved / (scale * widest));
+    this.turning.by(moved / (scale * widest));
   }
 
   protected letGo(): void {
@@ -249,15 +259,13 @@ export class CupView {
       });
   }
 
-  private drawEdges(): void {
-    const { width, height } = this.size();
+  private drawEdges({ edges, size: { width, height }, seen }: DrawnEdges): void {
     const canvas = this.lines().nativeElement;
     if (canvas.width !== width * this.dots || canvas.height !== height * this.dots) {
       canvas.width = width * this.dots;
       canvas.height = height * this.dots;
     }
-    const { stations } = this.cup();
-    paintEdges(canvas, this.edges(), { stations, stance: this.stance(), turn: this.turn(), dots: this.dots });
+    paintEdges(canvas, edges, seen);
     canvas.dataset['painted'] = 'lines';
   }
 

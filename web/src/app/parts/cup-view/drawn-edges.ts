@@ -1,4 +1,4 @@
-import { middleOf, type Plan, type Region, type Station } from '@aurantia/core';
+import { linesAround, middleOf, type Plan, type Region, type Station } from '@aurantia/core';
 import type { Stance } from '@aurantia/core/figure';
 import { seenAt, type CupEdges } from './cup-lines';
 
@@ -13,11 +13,21 @@ export function markedRegion({ pieces, areas }: Plan, { area, coat }: Marked): R
   return pieces.find((piece) => piece.coat === coat)?.region ?? areas.areas.find(({ id }) => id === area)?.own ?? null;
 }
 
-/** Edges of all areas, faint, and of what is marked; hundreds of motifs would only be a thicket of lines. */
+/** Of so many pieces no faint edge is drawn: it would be a thicket of lines. */
+const MOST_PIECES = 60;
+/** With more holes than this an area is edged without them: what lies in them has edges of its own. */
+const MOST_HOLES = 8;
+
+function faintEdge(edge: Region): readonly Region[] {
+  if (edge.length >= MOST_PIECES) return [];
+  return [linesAround(edge) - edge.length > MOST_HOLES ? edge.map(([outline]) => [outline]) : edge];
+}
+
+/** Edges of all areas, faint, and of what is marked. */
 export function edgesOf(plan: Plan, marked: Marked): CupEdges {
   const chosen = markedRegion(plan, marked);
   return {
-    faint: plan.places.flatMap(({ id, edge }) => (edge && edge.length < 60 && id !== marked.area ? [edge] : [])),
+    faint: plan.places.flatMap(({ id, edge }) => (edge && id !== marked.area ? faintEdge(edge) : [])),
     pieces: plan.pieces.filter(({ hides, region }) => hides === null && region !== chosen).map(({ region }) => region),
     chosen,
   };
