@@ -100,7 +100,7 @@ test('many motifs have no faint edges, and the area round them is edged without 
     const stars = { kind: 'scatter', id: 'stars', name: 'Stars', ...looks, ...ends };
     const plan = planOf(designSchema.parse({ ...design, areas: [...design.areas, stars] }), {
       settings: defaultSettings,
-      shelf,
+      shelf: [...shelf],
     });
     return edgesOf(plan, { area: null, coat: null }).faint;
   };
