@@ -2,6 +2,7 @@
 
 /** The core from the ground up: a folder imports from floors below its own only, types included. */
 const floors = [
+  ['same-fields'],
   ['units', 'random', 'remember', 'hex'],
   ['colour', 'vessel', 'device'],
   ['regions', 'glitter', 'ink', 'resin'],

@@ -1,8 +1,10 @@
 /* Whatever a design, its plan and its picture need. Every folder is also a door of its own (`@aurantia/core/templates`):
-   those of large packages or rare use, from rings to SVG outlines, are reached through theirs alone. */
+   those of large packages or rare use, from rings to SVG outlines, are reached through theirs alone. Stars alone, here and
+   on the way to what the first page needs: a name that is handed on by itself makes the bundler bring what it needs to all
+   who come through this door. */
 export * from './units';
-export { randomStream } from './random';
-export { sameFields } from './remember';
+export * from './random';
+export * from './same-fields';
 export * from './vessel';
 export * from './hex';
 export * from './colour';
@@ -29,4 +31,3 @@ export * from './suggest';
 export * from './field';
 export * from './match';
 export * from './formats';
-export { ringOrder } from './ring';

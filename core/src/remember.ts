@@ -1,3 +1,5 @@
+import { sameFields } from './same-fields';
+
 /**
  * Keeps a function's latest results and gives them again for the same arguments, compared by
  * identity: documents are never changed in place, so what didn't change is the same object.
@@ -33,12 +35,6 @@ export function rememberRecord<Given extends object, Result>(work: (given: Given
     if (kept.length > size) kept.pop();
     return result;
   };
-}
-
-/** Whether two records hold the same in each field, by identity. */
-export function sameFields<Given extends object>(one: Given, other: Given): boolean {
-  const fields = Object.keys(one) as (keyof Given)[];
-  return fields.length === Object.keys(other).length && fields.every((field) => Object.is(one[field], other[field]));
 }
 
 /**

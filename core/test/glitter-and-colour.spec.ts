@@ -22,11 +22,11 @@ import {
   pourForCoverage,
   reflectanceOf,
   resinMix,
-  ringOrder,
   typicalFlake,
   type Glitter,
   type Part,
 } from '../src';
+import { ringOrder } from '../src/ring';
 
 const hex = fc.integer({ min: 0, max: 0xffffff }).map((value) => `#${value.toString(16).padStart(6, '0')}`);
 const glitter = fc

@@ -29,13 +29,13 @@ import {
   viscosityAt,
   reflectanceOf,
   resinMix,
-  ringOrder,
   wallArea,
   wallLength,
   type Glitter,
   type Lab,
   type Part,
 } from '../src';
+import { ringOrder } from '../src/ring';
 
 const glitters = cases.glitters as Record<string, Glitter & { facePerMl: number; flakesPerMl: number; weightOf10ml: number }>;
 const partsOf = (rows: (string | number)[][]): Part[] => rows.map(([name, ml]) => ({ glitter: glitters[name], ml: Number(ml) }));

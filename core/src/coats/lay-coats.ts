@@ -1,5 +1,5 @@
 import { isFilm, type Coat } from '../design';
-import { sameFields } from '../remember';
+import { sameFields } from '../same-fields';
 import type { CoatContext, LaidCoat, Setting } from './coat-kind';
 import { layCoat } from './coat-kinds';
 import { changedGrounds, type Grounds } from './ground';

@@ -1,3 +1,4 @@
+/* Stars alone: see the core’s own door. */
 export * from './blend';
 export * from './coat';
 export * from './items-of-coat';
@@ -7,7 +8,7 @@ export * from './fade';
 export * from './practice';
 export * from './design';
 export * from './schools';
-export { schoolWays } from './school-ways';
+export * from './school-ways';
 export * from './workshop';
 export * from './starting-design';
 export * from './faults';
@@ -19,4 +20,4 @@ export * from './change-exceptions';
 export * from './change-schools';
 export * from './change-practice';
 export * from './snap-lines';
-export { DESIGN_VERSION, upgradeDesignFile } from './upgrade';
+export * from './upgrade';
