@@ -38,12 +38,14 @@ export async function ratioOf(work: () => unknown, plain: () => unknown, rounds 
   await work();
   await plain();
   const ratios: number[] = [];
+  const works: number[] = [];
   const plains: number[] = [];
   for (let round = 0; round < rounds; round += 1) {
     const took = await timed(work);
     // The plain one is short: the middle of many, so that one late tick doesn't count.
     const short: number[] = [];
     for (let i = 0; i < 9; i += 1) short.push(await timed(plain));
+    works.push(took);
     plains.push(share(short, 0.5));
     ratios.push(took / plains[round]);
   }
@@ -51,13 +53,19 @@ export async function ratioOf(work: () => unknown, plain: () => unknown, rounds 
   const [least, most] = [ratios[0], ratios[ratios.length - 1]];
   const figure = (value: number) => value.toFixed(value < 10 ? 1 : 0);
   const ratio = share(ratios, 0.5);
-  return { ratio, text: `${figure(ratio)} × (${figure(least)}–${figure(most)})`, plain: share(plains, 0.5) };
+  return {
+    ratio,
+    text: `${figure(ratio)} × (${figure(least)}–${figure(most)})`,
+    work: share(works, 0.5),
+    plain: share(plains, 0.5),
+  };
 }
 
-/** How many times as long something takes, with its spread, and what the plain one takes, ms. */
+/** How many times as long something takes, with its spread, and what it and the plain one take, ms. */
 export interface Ratio {
   readonly ratio: number;
   readonly text: string;
+  readonly work: number;
   readonly plain: number;
 }
 

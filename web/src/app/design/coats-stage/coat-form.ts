@@ -16,7 +16,6 @@ import {
 import { ColourField } from '../../parts/fields/colour-field';
 import { NumberField } from '../../parts/fields/number-field';
 import { OutlineField } from '../../parts/fields/outline-field';
-import { Unfetched } from '../../parts/unfetched/unfetched';
 import { JarField } from '../../parts/jar-finder/jar-field';
 import { Tick } from '../../parts/fields/tick';
 import { TextField } from '../../parts/fields/text-field';
@@ -47,19 +46,7 @@ const order = Object.keys(labels) as ShelfKind[];
 /** What can be set on a coat: where it goes, what is used, how thick or how often. */
 @Component({
   selector: 'au-coat-form',
-  imports: [
-    Chips,
-    ColourField,
-    NumberField,
-    JarField,
-    MoreInks,
-    OutlineField,
-    StringsForm,
-    SurfaceInk,
-    Tick,
-    TextField,
-    Unfetched,
-  ],
+  imports: [Chips, ColourField, NumberField, JarField, MoreInks, OutlineField, StringsForm, SurfaceInk, Tick, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './coat-form.html',
   styleUrl: './coat-form.scss',

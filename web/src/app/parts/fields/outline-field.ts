@@ -1,6 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
 import { filling, outlineName, plainOutlines, shapeOf, type Outline, type PlainOutline } from '@aurantia/core';
-import { outlineFromSvg } from '@aurantia/core/outline-file';
 import { Tip } from '../tip';
 import { FileField } from './file-field';
 import { BUTTONS } from '../buttons';
@@ -86,16 +85,20 @@ export class OutlineField {
   }
 
   protected async bring(file: File): Promise<void> {
+    // What reads XML and paths is heavy, and few bring a file: it comes with the first.
+    const reader = await import('@aurantia/core/outline-file').catch(() => null);
+    if (!reader) return this.refuse('This can’t be read while the program isn’t reached: choose it again once it is.');
     // What is far too large isn't even read.
-    const read =
-      file.size > 4_000_000 ? outlineFromSvg('x'.repeat(1_000_001), file.name) : outlineFromSvg(await file.text(), file.name);
-    this.wrong.set(!read.ok);
-    if (!read.ok) {
-      this.said.set(`${read.sentence} The outline stays as it was.`);
-      return;
-    }
+    const read = reader.outlineFromSvg(file.size > 4_000_000 ? 'x'.repeat(1_000_001) : await file.text(), file.name);
+    if (!read.ok) return this.refuse(read.sentence);
+    this.wrong.set(false);
     this.said.set(read.leftOut.length > 0 ? `Only its outline was taken; left out: ${read.leftOut.join(', ')}.` : null);
     this.outlineChange.emit(read.outline);
+  }
+
+  private refuse(why: string): void {
+    this.wrong.set(true);
+    this.said.set(`${why} The outline stays as it was.`);
   }
 }
 

@@ -6,14 +6,13 @@ import { NumberField } from '../../../parts/fields/number-field';
 import { Pick } from '../../../parts/fields/pick';
 import { LengthPipe } from '../../../parts/fields/unit-pipes';
 import { OutlineField } from '../../../parts/fields/outline-field';
-import { Unfetched } from '../../../parts/unfetched/unfetched';
 import { TeethFields } from './teeth-fields';
 import { BUTTONS } from '../../../parts/buttons';
 
 /** Every figure of one area, typed. What can't be is said below; the area stays as it was. */
 @Component({
   selector: 'au-area-form',
-  imports: [BUTTONS, Choice, LevelField, NumberField, Pick, LengthPipe, OutlineField, TeethFields, Unfetched],
+  imports: [BUTTONS, Choice, LevelField, NumberField, Pick, LengthPipe, OutlineField, TeethFields],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './area-form.html',
   styleUrl: './area-form.scss',
