@@ -9,11 +9,12 @@ const AT_LAST = 2000;
 @Injectable({ providedIn: 'root' })
 export class OnceItIsQuiet implements PreloadingStrategy {
   preload(route: Route, load: () => Observable<unknown>): Observable<unknown> {
-    return route.data?.['ahead'] === true ? quiet.pipe(switchMap(load)) : EMPTY;
+    return route.data?.['ahead'] === true ? onceItIsQuiet.pipe(switchMap(load)) : EMPTY;
   }
 }
 
-const quiet = new Observable<void>((watcher) => {
+/** Emits once when nothing else is going on. */
+export const onceItIsQuiet = new Observable<void>((watcher) => {
   // Not every browser says when it is quiet: those of some tablets don't.
   if (!('requestIdleCallback' in globalThis)) {
     const wait = setTimeout(() => {

@@ -28,9 +28,11 @@ import {
   placeForCoat,
   withSchools,
 } from '@aurantia/core';
-import { finalize } from 'rxjs';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { finalize, switchMap } from 'rxjs';
 import { v7 } from 'uuid';
 import { MinutesPipe } from '../../parts/fields/unit-pipes';
+import { onceItIsQuiet } from '../../once-it-is-quiet';
 import { Notices } from '../../services/notices';
 import { SuggestedCoats } from '../../services/suggested-coats';
 import { WorkshopMemory } from '../../services/workshop';
@@ -96,6 +98,16 @@ export class CoatsStage {
   private readonly injector = inject(Injector);
   private readonly suggested = inject(SuggestedCoats);
   private readonly notices = inject(Notices);
+
+  constructor() {
+    // A coat is opened next: its form comes ahead, so that it is there while the program isn’t. What can’t come now is
+    // fetched, or missed and said so, when it is opened.
+    const ahead = onceItIsQuiet.pipe(
+      switchMap(() => import('./coat-form')),
+      takeUntilDestroyed(),
+    );
+    ahead.subscribe({ error: () => undefined });
+  }
 
   protected readonly views = [
     { tab: 'order', name: 'In order' },

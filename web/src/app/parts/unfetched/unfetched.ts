@@ -5,7 +5,7 @@ import { ChangeDetectionStrategy, Component, input } from '@angular/core';
   selector: 'au-unfetched',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<p class="wrong-note" role="alert">
-    {{ what() }} can’t be fetched while the program isn’t reached. Open it again once it is.
+    {{ what() }} can’t be fetched while the program isn’t reached. Reload the page once it is.
   </p>`,
 })
 export class Unfetched {
