@@ -80,6 +80,20 @@ test('while the program is away nothing is lost, and it is kept once it is back'
   expect(await stored('copper-eaves')).toMatchObject({ revision: 2, document: { name: 'Slate Eaves' } });
 });
 
+test('a coat is opened and changed while the program is away, once its form came ahead', async () => {
+  await open('copper-eaves', 'coats');
+  const isThere =
+    'const done = arguments[0]; const scripts = performance.getEntriesByType("resource").map(({ name }) => name).filter((name) => name.endsWith(".js")); Promise.all(scripts.map((name) => fetch(name).then((reply) => reply.text()))).then((texts) => done(texts.some((text) => text.includes(\'selectors:[["au-coat-form"]]\'))))';
+  await browser.wait(() => browser.executeAsyncScript<boolean>(isThere), PATIENCE, 'the form never comes');
+  await program.stop('SIGKILL');
+  await press(browser, /Scuff and degrease/, 'mat-expansion-panel-header');
+  await type(browser, 'Note for whoever does it', 'Twice round the foot');
+  await reads(browser, 'not reached; kept in this browser');
+  await program.start();
+  await kept(browser);
+  expect(JSON.stringify(await stored('copper-eaves'))).toContain('Twice round the foot');
+});
+
 test('what was typed before a crash is there when the page opens again', async () => {
   await open('copper-eaves');
   await program.stop('SIGKILL');
