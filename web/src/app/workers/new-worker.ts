@@ -36,6 +36,9 @@ export interface FlakeCrew {
   terminate(): void;
 }
 
+/** Paints cups where there is no graphics card. */
+export const newPainterWorker = (): Worker => new Worker(new URL('./painter.worker', import.meta.url), { type: 'module' });
+
 /** Splits a cup into its areas. */
 export const newLayoutWorker = (): Worker => new Worker(new URL('./layout.worker', import.meta.url), { type: 'module' });
 

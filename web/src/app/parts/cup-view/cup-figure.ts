@@ -10,25 +10,20 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { fieldPlanOf, type Cup, type FlakeField, type Plan } from '@aurantia/core';
 import type { Subscription } from 'rxjs';
 import { figureBox, figureStance, handleColour } from '@aurantia/core/figure';
 import { Flakes } from '../../services/flakes';
 import { Notices } from '../../services/notices';
-import { paintCup } from './paint-cup';
+import { Painter } from '../../services/painter';
+import { hangPicture } from './hang-picture';
 
 /** A design's own cup standing still, at a given scale, flakes and all. */
 @Component({
   selector: 'au-cup-figure',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<canvas
-    #canvas
-    [attr.width]="box().width * dots"
-    [attr.height]="box().height * dots"
-    [style.width.px]="box().width"
-    [style.height.px]="box().height"
-    aria-hidden="true"
-  ></canvas>`,
+  template: `<canvas #canvas [style.width.px]="box().width" [style.height.px]="box().height" aria-hidden="true"></canvas>`,
   styles: `
     :host,
     canvas {
@@ -38,6 +33,7 @@ import { paintCup } from './paint-cup';
 })
 export class CupFigure {
   private readonly flakes = inject(Flakes);
+  private readonly painter = inject(Painter);
   private readonly notices = inject(Notices);
   readonly plan = input.required<Plan>();
   readonly cup = input.required<Cup>();
@@ -64,21 +60,33 @@ export class CupFigure {
         })
         .subscribe({ next: (field) => this.field.set(field), error: (error: unknown) => this.notices.failed(error) });
     });
-    effect(() => this.paint());
-    inject(DestroyRef).onDestroy(() => wish?.unsubscribe());
+    const left = inject(DestroyRef);
+    effect(() => {
+      const field = this.field();
+      const cup = this.cup();
+      if (!field) return;
+      const { width, height } = this.box();
+      this.painter
+        .picture(
+          `figure/${this.plan().design}`,
+          { field, cup },
+          {
+            width: width * this.dots,
+            height: height * this.dots,
+            stance: figureStance(cup, this.scale(), this.dots),
+            turn: 0,
+            handle: handleColour(this.plan()),
+          },
+        )
+        .pipe(takeUntilDestroyed(left))
+        .subscribe({ next: (picture) => this.hang(picture), error: (error: unknown) => this.notices.failed(error) });
+    });
+    left.onDestroy(() => wish?.unsubscribe());
   }
 
-  private paint(): void {
-    const field = this.field();
-    const cup = this.cup();
-    const context = this.canvas().nativeElement.getContext('2d');
-    if (!field || !context) return;
-    context.clearRect(0, 0, context.canvas.width, context.canvas.height);
-    paintCup(context, field, cup, {
-      stance: figureStance(cup, this.scale(), this.dots),
-      turn: 0,
-      handle: handleColour(this.plan()),
-    });
-    this.canvas().nativeElement.dataset['painted'] = 'yes';
+  private hang(picture: ImageBitmap): void {
+    const canvas = this.canvas().nativeElement;
+    hangPicture(canvas, picture);
+    canvas.dataset['painted'] = 'yes';
   }
 }

@@ -28,20 +28,21 @@ import {
 import { animationFrameScheduler, auditTime, Subject, switchMap, timer, type Subscription } from 'rxjs';
 import { Flakes } from '../../services/flakes';
 import { Notices } from '../../services/notices';
+import { Painter } from '../../services/painter';
 import { WorkshopMemory } from '../../services/workshop';
 import type { LatheCup } from './lathe-cup';
 import { AreaHandleDirective, type HandleMove } from '../area-handle/area-handle';
 import { paintEdges, placeSeenAt, seenAt, type CupEdges, type CupSeen } from './cup-lines';
 import { edgesOf, frontOf, pieceNames, type Marked } from './drawn-edges';
-import { paintCup } from './paint-cup';
+import { FlatCup } from './flat-cup';
 import { potMarks } from './pot-marks';
 import { handleColour, radiusAt, rowOf, stanceIn, topOf, type Stance } from '@aurantia/core/figure';
 import { ticksUpTo } from './ruler';
 import { Turning } from './turning';
 
 const RULER = 58;
-/** ms without a change of the areas before flakes are dropped anew */
-const QUIET = 350;
+/** ms without a change before flakes are dropped anew: of the areas, which are dragged, and of all else, which is typed */
+const QUIET = { areas: 350, typed: 100 };
 
 /** Edges as they are drawn over the cup, on a canvas so large, css pixels. */
 interface DrawnEdges {
@@ -60,6 +61,7 @@ interface DrawnEdges {
 })
 export class CupView {
   private readonly flakes = inject(Flakes);
+  private readonly painter = inject(Painter);
   private readonly notices = inject(Notices);
   private readonly memory = inject(WorkshopMemory);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
@@ -83,7 +85,10 @@ export class CupView {
   private readonly canvas = viewChild.required<ElementRef<HTMLCanvasElement>>('canvas');
   protected readonly size = signal({ width: 0, height: 0 });
   private readonly turning = new Turning();
-  protected readonly turn = this.turning.now;
+  /** how far the flat cup that is shown was turned when it was painted */
+  private readonly paintedTurn = signal<number | null>(null);
+  /** What lies over the cup turns along with it: a flat one comes a moment after it is asked for. */
+  protected readonly turn = computed(() => this.paintedTurn() ?? this.turning.now());
   protected readonly field = signal<FlakeField | null>(null);
   protected readonly busy = signal(true);
   /** 0..1 of the flakes that lie, of a picture under work */
@@ -91,6 +96,7 @@ export class CupView {
   /** 'solid' on the graphics card, 'flat' without one, null until known */
   protected readonly way = signal<'solid' | 'flat' | null>(null);
   private lathe: LatheCup | null = null;
+  private flat: FlatCup | null = null;
   private wish: Subscription | null = null;
   private drag: number | null = null;
   /** the areas of the picture last asked for */
@@ -162,6 +168,7 @@ export class CupView {
       this.turning.stop();
       this.wish?.unsubscribe();
       this.lathe?.dispose();
+      this.flat?.dispose();
     });
     afterNextRender(() => void this.begin());
     effect(() => {
@@ -244,8 +251,8 @@ export class CupView {
     const whole = fieldPlanOf(plan);
     const chosen = untracked(this.chosen);
     const field = beside === '' || chosen === null ? whole : fieldBeside(whole, plan, chosen as AreaId, beside);
-    // While a hand drags, the last picture stays; dropping flakes for each step would only slow the hand.
-    const pause = untracked(this.field) === null || plan.areas === this.asked ? 0 : QUIET;
+    // While a hand drags or types, the last picture stays; dropping flakes for each step would only slow the hand.
+    const pause = untracked(this.field) === null ? 0 : plan.areas === this.asked ? QUIET.typed : QUIET.areas;
     this.asked = plan.areas;
     this.wish = timer(pause)
       .pipe(switchMap(() => this.flakes.picture('cup', { what: 'cup', plan: field, cup, pixelsPerMm })))
@@ -274,22 +281,19 @@ export class CupView {
     const stance = this.stance();
     const field = this.field();
     const way = this.way();
-    const turn = this.turn();
+    const turn = this.turning.now();
     if (!field || width === 0 || way === null) return;
     const canvas = this.canvas().nativeElement;
-    if (way === 'solid') this.lathe?.draw(width, height, this.dots, stance, turn);
-    else {
-      canvas.width = width * this.dots;
-      canvas.height = height * this.dots;
-      const context = canvas.getContext('2d');
-      const { scale, axis, ground } = stance;
-      if (context)
-        paintCup(context, field, this.cup(), {
-          stance: { scale: scale * this.dots, axis: axis * this.dots, ground: ground * this.dots },
-          turn,
-          handle: this.handleColour(),
-        });
+    if (way === 'solid') {
+      this.lathe?.draw(width, height, this.dots, stance, turn);
+      canvas.dataset['painted'] = way;
+      return;
     }
-    canvas.dataset['painted'] = way;
+    this.flat ??= new FlatCup(canvas, this.painter);
+    const shown = { width, height, dots: this.dots, stance, turn, handle: this.handleColour() };
+    this.flat.draw({ field, cup: this.cup() }, shown, {
+      hung: (hung) => this.paintedTurn.set(hung),
+      failed: (error) => this.notices.failed(error),
+    });
   }
 }
