@@ -1,13 +1,12 @@
-import { readdirSync, readFileSync } from 'node:fs';
+import { readdirSync, readFileSync, statSync } from 'node:fs';
 import { join } from 'node:path';
-import { gzipSync } from 'node:zlib';
 import { reads, type Browser } from '../e2e/src/browser';
 import type { Program } from '../e2e/src/program';
 import type { Row } from './measure';
 
 const SCREENS = join(import.meta.dirname, '..', 'web', 'dist', 'browser');
 const text = (name: string): string => readFileSync(join(SCREENS, name), 'utf8');
-const packed = (name: string): number => gzipSync(readFileSync(join(SCREENS, name)), { level: 9 }).length;
+const packed = (name: string): number => statSync(join(SCREENS, `${name}.gz`)).size;
 
 /** A script with everything it needs before it can run. */
 function needs(name: string, known = new Set<string>()): ReadonlySet<string> {
@@ -31,7 +30,7 @@ const scripts = (): ReadonlyMap<string, string> =>
 const PLACES = { designs: 'DesignsPlace', shelf: 'ShelfPlace', 'shelf/palettes': 'PalettesPlace', cups: 'CupsPlace' } as const;
 const STAGES = ['cup', 'areas', 'colour', 'coats', 'amounts', 'check', 'card'] as const;
 
-/** What each place and each stage of a design loads at first, compressed as a web server would; fonts and pictures apart. */
+/** What each place and each stage of a design loads at first, packed as the program sends it; fonts and pictures apart. */
 export function loadRows(): readonly Row[] {
   const page = text('index.html');
   const styles = kB([...page.matchAll(/href="([\w-]+\.css)"/g)].map(([, name]) => name).slice(0, 1));

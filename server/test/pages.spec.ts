@@ -2,6 +2,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { gunzipSync, gzipSync } from 'node:zlib';
 import type { FastifyInstance } from 'fastify';
 import { createApp } from '../src/app';
 import { listenNear } from '../src/http/listen';
@@ -16,6 +17,8 @@ beforeEach(async () => {
   const screens = mkdtempSync(join(tmpdir(), 'aurantia-screens-'));
   writeFileSync(join(screens, 'index.html'), '<au-root ngCspNonce="NONCE_OF_THIS_PAGE"></au-root>');
   writeFileSync(join(screens, 'main-ABC.js'), 'console.log(1)');
+  writeFileSync(join(screens, 'main-ABC.js.gz'), gzipSync('console.log(1)'));
+  writeFileSync(join(screens, 'bare-ABC.js'), 'console.log(2)');
   store = await openStore(newFile());
   app = await createApp(memoryOf(store, join(screens, 'workshop.sqlite'), { pictures: false }), screens, { logged: false });
 });
@@ -43,6 +46,26 @@ test('scripts may be kept by the browser for ever: their names change with them'
   const { headers, statusCode } = await get('/main-ABC.js');
   expect(statusCode).toBe(200);
   expect(headers['cache-control']).toMatch(/immutable/);
+});
+
+test('scripts come packed to whoever can unpack them, as they are to others or where they were never packed', async () => {
+  const got = async (url: string, encodings: string) => {
+    const { headers, rawPayload } = await app.inject({
+      url,
+      headers: { host: '127.0.0.1:4310', 'accept-encoding': encodings },
+    });
+    const packed = headers['content-encoding'] === 'gzip';
+    return [
+      packed,
+      (packed ? gunzipSync(rawPayload) : rawPayload).toString(),
+      /\w+\/javascript/.test(String(headers['content-type'])),
+      headers.vary,
+    ];
+  };
+  for (const encodings of ['gzip, deflate', 'gzip, deflate, br, zstd'])
+    expect(await got('/main-ABC.js', encodings)).toEqual([true, 'console.log(1)', true, 'accept-encoding']);
+  expect(await got('/main-ABC.js', 'identity')).toEqual([false, 'console.log(1)', true, 'accept-encoding']);
+  expect(await got('/bare-ABC.js', 'gzip')).toEqual([false, 'console.log(2)', true, 'accept-encoding']);
 });
 
 test('nothing outside the screens is served', async () => {

@@ -1,17 +1,14 @@
 import * as z from 'zod';
 import { areaFaults, areaSchema } from '../areas';
-import { idText } from '../units';
 import { cupKinds, cupSchema } from '../vessel';
 import { blendSchema } from './blend';
 import { coatSchema } from './coat';
+import { designIdSchema } from './design-id';
 import { exceptionSchema } from './exception';
 import { fadeSchema } from './fade';
 import { practiceSchema } from './practice';
 import { ownSchoolsSchema } from './schools';
 import { DESIGN_VERSION, upgradeDesign } from './upgrade';
-
-export const designIdSchema = idText('A design needs an id.').brand<'DesignId'>();
-export type DesignId = z.infer<typeof designIdSchema>;
 
 export const designNameSchema = z
   .string()

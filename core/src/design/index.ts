@@ -6,6 +6,7 @@ export * from './graded-ink';
 export * from './exception';
 export * from './fade';
 export * from './practice';
+export * from './design-id';
 export * from './design';
 export * from './schools';
 export * from './school-ways';

@@ -1,5 +1,6 @@
 import type { Cup } from '../vessel';
-import type { Design, DesignId } from './design';
+import type { Design } from './design';
+import type { DesignId } from './design-id';
 import { DESIGN_VERSION } from './upgrade';
 
 /** A fresh design on a cup: nothing decided but the cup. */

@@ -1,3 +1,4 @@
+export * from './make-id';
 export * from './make';
 export * from './make-of';
 export * from './log-entry';

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { coatIdSchema } from '../design';
 import { hexSchema } from '../hex';
 import { idText } from '../units';
-import { makeIdSchema } from './make';
+import { makeIdSchema } from './make-id';
 
 const point = z.tuple([z.number(), z.number()]);
 

@@ -3,11 +3,8 @@ import { coatIdSchema, designIdSchema, designSchema, NO_COATS, settingsSchema } 
 import { hexSchema } from '../hex';
 import { GLOVE_LOSS_SHARE } from '../resin';
 import { shelfItemIdSchema, shelfItemSchema } from '../stock';
-import { idText } from '../units';
 import { cupSchema } from '../vessel';
-
-export const makeIdSchema = idText('A make needs an id.').brand<'MakeId'>();
-export type MakeId = z.infer<typeof makeIdSchema>;
+import { makeIdSchema } from './make-id';
 
 /** The version of makes; and of the program whose numbers a make keeps. */
 export const MAKE_VERSION = 1;

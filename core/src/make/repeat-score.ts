@@ -4,7 +4,8 @@ import { cureFactor } from '../resin';
 import { countText, durationText, percentText, temperatureText, type Units } from '../units';
 import { benchOf, type BenchCoat } from './bench';
 import type { LogEntry } from './log-entry';
-import { makeIdSchema, type Make } from './make';
+import type { Make } from './make';
+import { makeIdSchema } from './make-id';
 import { reallyPoured } from './taken';
 
 export const distanceKinds = ['amounts', 'coats', 'waits', 'room'] as const;

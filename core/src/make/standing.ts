@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { durationText } from '../units';
 import { designIdSchema } from '../design';
-import { makeIdSchema } from './make';
+import { makeIdSchema } from './make-id';
 
 const moment = z.number().nullable();
 

@@ -1,6 +1,8 @@
-export { neighbourCost, ringOrder } from './ring-order';
+/* Stars alone: see the core’s own door. */
+export * from './ring-order';
 export * from './plan-ring';
 export * from './ring-words';
-export { ringBound } from './ring-bound';
+export * from './ring-bound';
+export * from './sections-with-blends';
 export * from './ring-of-sections';
 export * from './stops-in-order';

@@ -1,18 +1,8 @@
-import { areaWidths, type AreaOf } from '../areas';
+import { areaWidths } from '../areas';
 import type { PlannedBlend } from '../blends';
 import { weighedSections, type Design, type WeighedSection } from '../design';
-import { planRing, type RingColour, type RingPlan, type RingWish } from './plan-ring';
-
-/** The sections of a design that carry a blend, in the order they stand round the cup. */
-export function sectionsWithBlends(design: Pick<Design, 'areas'>, blends: readonly PlannedBlend[]): readonly RingColour[] {
-  return design.areas
-    .filter((area): area is AreaOf<'wedge'> => area.kind === 'wedge')
-    .sort((one, other) => one.from - other.from)
-    .flatMap(({ id, name }) => {
-      const blend = blends.find(({ area }) => area === id);
-      return blend ? [{ id, name, colour: blend.seen }] : [];
-    });
-}
+import { planRing, type RingPlan, type RingWish } from './plan-ring';
+import { sectionsWithBlends } from './sections-with-blends';
 
 /**
  * The cleanest order of a design's sections.

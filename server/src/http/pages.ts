@@ -37,7 +37,10 @@ export async function pages(app: FastifyInstance, { folder }: { folder: string }
     await files.register(fastifyStatic, {
       root: folder,
       wildcard: false,
-      globIgnore: ['index.html'],
+      globIgnore: ['index.html', '*.gz'],
+      // Packed when they were built; a phone asks for them over the air.
+      preCompressed: true,
+      setHeaders: (reply) => reply.setHeader('vary', 'accept-encoding'),
       index: false,
       maxAge: '1y',
       immutable: true,

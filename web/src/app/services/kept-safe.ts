@@ -6,6 +6,7 @@ import { forkJoin, switchMap, type Observable } from 'rxjs';
 import * as z from 'zod';
 import { Api } from './api';
 import { Notices } from './notices';
+import { UnreadableThings } from './unreadable-things';
 
 const backupSchema = z.object({ name: z.string(), at: z.string(), bytes: z.int() });
 export type BackupOnDisk = z.infer<typeof backupSchema>;
@@ -13,9 +14,6 @@ export type BackupOnDisk = z.infer<typeof backupSchema>;
 const names = z.array(z.string());
 const previewSchema = z.array(z.object({ kind: z.string(), comes: names, goes: names, changes: names, stays: z.int() }));
 export type RestorePreview = z.infer<typeof previewSchema>;
-
-const unreadableSchema = z.object({ kind: z.string(), id: z.string(), reason: z.string(), text: z.string() });
-export type Unreadable = z.infer<typeof unreadableSchema>;
 
 /** Something that was taken away, and where it is brought back. */
 export interface TakenAway {
@@ -27,15 +25,15 @@ export interface TakenAway {
 
 const gone = <Schema extends z.ZodType<{ name: string }>>(document: Schema) => z.array(z.object({ id: z.string(), document }));
 
-/** What the workshop's memory holds beside what is in use: backups, what was taken away, what can't be read. */
+/** What the workshop's memory holds beside what is in use: backups, what was taken away. */
 @Injectable({ providedIn: 'root' })
 export class KeptSafe {
   private readonly api = inject(Api);
   private readonly http = inject(HttpClient);
   private readonly notices = inject(Notices);
+  private readonly unreadable = inject(UnreadableThings);
   readonly backups = signal<readonly BackupOnDisk[]>([]);
   readonly takenAway = signal<readonly TakenAway[]>([]);
-  readonly unreadable = signal<readonly Unreadable[]>([]);
 
   load(): void {
     forkJoin({
@@ -62,15 +60,7 @@ export class KeptSafe {
       },
       error: (error: unknown) => this.notices.failed(error, () => this.load()),
     });
-    this.lookForUnreadable(true);
-  }
-
-  /** @param anew every document is tried again, not only what was found lately */
-  lookForUnreadable(anew = false): void {
-    this.api.get(`workshop/unreadable?anew=${anew}`, z.array(unreadableSchema)).subscribe({
-      next: (rows) => this.unreadable.set(rows),
-      error: (error: unknown) => this.notices.failed(error),
-    });
+    this.unreadable.look(true);
   }
 
   bringBack(one: TakenAway): Observable<unknown> {

@@ -18,7 +18,7 @@ import { BUTTONS } from '../../parts/buttons';
 import { sameRows } from '../../parts/same-rows';
 import { Asking } from '../../services/asking';
 import { Beside } from '../../services/beside';
-import { Makes } from '../../services/makes';
+import { MakesList } from '../../services/makes-list';
 import { RoomLight } from '../../services/room-light';
 import { WorkshopTime } from '../../services/workshop-time';
 import { BenchSignals } from './bench-signals';
@@ -42,7 +42,7 @@ const FIRST = 12;
   styleUrl: './bench-place.scss',
 })
 export class BenchPlace {
-  private readonly makes = inject(Makes);
+  private readonly makes = inject(MakesList);
   private readonly time = inject(WorkshopTime);
   private readonly beside = inject(Beside);
   protected readonly all = inject(Asking).all;

@@ -21,7 +21,7 @@ import { MaterialGlyph } from '../../parts/glyphs/material-glyph';
 import { LongList } from '../../parts/long-list/long-list';
 import { ALL_DESIGNS, DesignList, type DesignsWanted } from '../../services/designs';
 import type { KeptDesign, KeptDesigns } from '../../services/kept-designs';
-import { KeptSafe } from '../../services/kept-safe';
+import { UnreadableThings } from '../../services/unreadable-things';
 import { FirstCupLesson } from '../../services/lesson';
 import { Notices } from '../../services/notices';
 import { WorkshopMemory } from '../../services/workshop';
@@ -76,7 +76,7 @@ export class DesignsPlace {
   private readonly router = inject(Router);
   private readonly injector = inject(Injector);
   protected readonly memory = inject(WorkshopMemory);
-  private readonly safe = inject(KeptSafe);
+  private readonly unreadableThings = inject(UnreadableThings);
   protected readonly lesson = inject(FirstCupLesson);
 
   /** from the address: what is shown of them */
@@ -136,7 +136,7 @@ export class DesignsPlace {
       .slice(0, 5)
       .map(({ item, left }) => ({ item, left: amountText(left, this.memory.units(), gramsPerMl(item.flake)) })),
   );
-  protected readonly unreadable = computed(() => this.safe.unreadable().length);
+  protected readonly unreadable = computed(() => this.unreadableThings.rows().length);
 
   constructor() {
     this.list.show(inject(DestroyRef));
@@ -153,7 +153,7 @@ export class DesignsPlace {
       const shown = setTimeout(() => this.inFront.set(true));
       away(() => clearTimeout(shown));
     });
-    this.safe.lookForUnreadable();
+    this.unreadableThings.look();
     this.typed$.pipe(debounceTime(PAUSE), takeUntilDestroyed()).subscribe((search) => this.list.look({ search }));
     inject(DestroyRef).onDestroy(() => this.typed$.complete());
   }

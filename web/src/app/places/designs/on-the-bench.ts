@@ -4,7 +4,7 @@ import { RouterLink } from '@angular/router';
 import { countText } from '@aurantia/core';
 import { standingText, stateAt } from '@aurantia/core/make';
 import { sameRows } from '../../parts/same-rows';
-import { Makes } from '../../services/makes';
+import { MakesList } from '../../services/makes-list';
 import { WorkshopTime } from '../../services/workshop-time';
 
 /** So many are named; the bench shows all. */
@@ -72,7 +72,7 @@ const NAMED = 5;
   `,
 })
 export class OnTheBench {
-  private readonly makes = inject(Makes);
+  private readonly makes = inject(MakesList);
   private readonly time = inject(WorkshopTime);
   protected readonly countText = countText;
   private readonly open = computed(

@@ -2,7 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { MatDialogModule } from '@angular/material/dialog';
 import { format } from 'date-fns';
 import { countText } from '@aurantia/core';
-import { KeptSafe, type BackupOnDisk, type RestorePreview, type TakenAway, type Unreadable } from '../../services/kept-safe';
+import { KeptSafe, type BackupOnDisk, type RestorePreview, type TakenAway } from '../../services/kept-safe';
+import { UnreadableThings, type Unreadable } from '../../services/unreadable-things';
 import { Notices } from '../../services/notices';
 import { saveText } from '../../services/save-file';
 import { FileField } from '../../parts/fields/file-field';
@@ -35,7 +36,7 @@ export class KeptSafeDialog {
     })),
   );
   protected readonly takenAway = this.safe.takenAway;
-  protected readonly unreadable = this.safe.unreadable;
+  protected readonly unreadable = inject(UnreadableThings).rows;
   protected readonly restoring = signal<Restoring | null>(null);
   protected readonly refused = signal<string | null>(null);
   protected readonly busy = signal(false);

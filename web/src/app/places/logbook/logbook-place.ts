@@ -12,6 +12,7 @@ import { SearchField } from '../../parts/fields/search-field';
 import { sameRows } from '../../parts/same-rows';
 import { Asking } from '../../services/asking';
 import { Makes } from '../../services/makes';
+import { MakesList } from '../../services/makes-list';
 import { Notices } from '../../services/notices';
 import { WorkshopTime } from '../../services/workshop-time';
 
@@ -28,6 +29,7 @@ const TYPED = 180;
 })
 export class LogbookPlace {
   private readonly makes = inject(Makes);
+  private readonly list = inject(MakesList);
   private readonly time = inject(WorkshopTime);
   private readonly router = inject(Router);
   protected readonly all = inject(Asking).all;
@@ -41,7 +43,7 @@ export class LogbookPlace {
     toObservable(this.wanted).pipe(
       debounceTime(TYPED),
       switchMap((wanted) =>
-        this.makes.found(wanted).pipe(
+        this.list.found(wanted).pipe(
           catchError((error: unknown) => {
             this.notices.failed(error);
             return of(null);

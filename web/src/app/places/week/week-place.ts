@@ -20,7 +20,7 @@ import { catchError, debounceTime, EMPTY, filter } from 'rxjs';
 import { BUTTONS } from '../../parts/buttons';
 import { Choice } from '../../parts/fields/choice';
 import { Icon } from '../../parts/icons/icon';
-import { Makes } from '../../services/makes';
+import { MakesList } from '../../services/makes-list';
 import { Orders } from '../../services/orders';
 import { Week, ZONE } from '../../services/week';
 import { WorkshopMemory } from '../../services/workshop';
@@ -177,7 +177,7 @@ export class WeekPlace {
     this.time.watch();
     this.week.load();
     inject(Orders).load();
-    inject(Makes)
+    inject(MakesList)
       .changes()
       .pipe(
         debounceTime(SETTLED),

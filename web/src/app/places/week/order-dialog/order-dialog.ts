@@ -13,7 +13,7 @@ import { NumberField } from '../../../parts/fields/number-field';
 import { Pick } from '../../../parts/fields/pick';
 import { TextField } from '../../../parts/fields/text-field';
 import { Costs } from '../../../services/costs';
-import { Makes } from '../../../services/makes';
+import { MakesList } from '../../../services/makes-list';
 import { Money } from '../../../services/money';
 import { Orders } from '../../../services/orders';
 import { Week } from '../../../services/week';
@@ -60,7 +60,7 @@ export class OrderDialog {
   protected readonly states = orderStates.map((state) => ({ value: state as string, name: stateNames[state] }));
   /** makes of the design that it may come out like */
   private readonly makes = toSignal(
-    inject(Makes)
+    inject(MakesList)
       .found({ words: '', from: null, until: null })
       .pipe(
         map(({ makes }) => makes),

@@ -1,0 +1,65 @@
+import { inject, Injectable, signal } from '@angular/core';
+import { devicesSchema, type Devices } from '@aurantia/core';
+import { makeLinesSchema, type MakeId, type MakeLine, type MakeLines } from '@aurantia/core/make';
+import { Observable, tap } from 'rxjs';
+import * as z from 'zod';
+import { Api } from './api';
+import { Notices } from './notices';
+import { WorkshopTime } from './workshop-time';
+
+const changeSchema = z.union([z.object({ make: z.string() }), z.object({ devices: devicesSchema })]);
+
+/** Makes by the line: what home shows without knowing what is in one. */
+@Injectable({ providedIn: 'root' })
+export class MakesList {
+  private readonly api = inject(Api);
+  private readonly time = inject(WorkshopTime);
+  private readonly notices = inject(Notices);
+
+  /** on the bench, the latest first; null until they are here */
+  readonly lines = signal<readonly MakeLine[] | null>(null);
+
+  load(): void {
+    this.api.get('makes', makeLinesSchema).subscribe({
+      next: ({ now, makes }) => {
+        this.time.set(now);
+        this.lines.set(makes);
+      },
+      error: (error: unknown) => this.notices.failed(error, () => this.load()),
+    });
+  }
+
+  /**
+   * Ids of makes as they change, here or in another window.
+   * @param heard is told what devices say, where that is wished
+   */
+  changes(heard?: (devices: Devices) => void): Observable<MakeId> {
+    return new Observable((page) => {
+      const source = new EventSource(`/api/makes/changes?devices=${heard !== undefined}`);
+      // Broken for good: the browser takes a stream up again by itself where only the line went.
+      source.onerror = () => {
+        if (source.readyState === EventSource.CLOSED) page.error(new StreamEnded());
+      };
+      source.onmessage = ({ data }: MessageEvent<string>) => {
+        const read = changeSchema.safeParse(JSON.parse(data));
+        if (!read.success) return;
+        if ('make' in read.data) page.next(read.data.make as MakeId);
+        else heard?.(read.data.devices);
+      };
+      return () => source.close();
+    });
+  }
+
+  /** Makes of any day, done ones too. */
+  found(wanted: { readonly words: string; readonly from: string | null; readonly until: string | null }): Observable<MakeLines> {
+    const query = new URLSearchParams({ over: 'true', words: wanted.words });
+    if (wanted.from !== null) query.set('from', wanted.from);
+    if (wanted.until !== null) query.set('until', wanted.until);
+    return this.api.get(`makes?${query}`, makeLinesSchema).pipe(tap(({ now }) => this.time.set(now)));
+  }
+}
+
+/** Nothing more is heard: the program refused to go on. */
+export class StreamEnded extends Error {
+  override readonly name = 'StreamEnded';
+}
