@@ -55,7 +55,8 @@ export async function built() {
 /** Starts the program and hands signals on, so that Ctrl C stops it cleanly. */
 export async function serve(words, environment) {
   const { spawn } = await import('node:child_process');
-  const child = spawn(process.execPath, ['--enable-source-maps', 'server/dist/serve.js', ...words], {
+  const { flags } = JSON.parse(readFileSync(join(ROOT, 'server', 'node-flags.json'), 'utf8'));
+  const child = spawn(process.execPath, [...flags, 'server/dist/serve.js', ...words], {
     cwd: ROOT,
     stdio: 'inherit',
     env: { ...process.env, ...environment },

@@ -13,6 +13,9 @@ function findUpwards(folder: string): string {
   return findUpwards(dirname(folder));
 }
 
+/** What Node is told when anybody starts the program. */
+const { flags } = JSON.parse(readFileSync(join(ROOT, 'server', 'node-flags.json'), 'utf8')) as { flags: readonly string[] };
+
 /** The real program on a data folder of its own. */
 export class Program {
   private child: ChildProcess | null = null;
@@ -30,7 +33,7 @@ export class Program {
    * @param port where it is to be found; any that is free where none is given
    */
   async start(port = this.address ? new URL(this.address).port : '0'): Promise<string> {
-    const words = ['server/dist/serve.js', ...(this.demo ? ['--demo'] : [])];
+    const words = [...flags, 'server/dist/serve.js', ...(this.demo ? ['--demo'] : [])];
     const child = spawn(process.execPath, words, {
       cwd: ROOT,
       env: {
