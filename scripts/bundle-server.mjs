@@ -5,7 +5,7 @@ import { build } from 'esbuild';
 
 const root = new URL('..', import.meta.url);
 /** What brings files of its own, or is written for Node's own way of loading. */
-const apart = ['ics', '@fastify/*', '@fontsource/*', 'fastify', 'fastify-type-provider-zod', 'libsql', 'pdfmake', 'sharp'];
+const apart = ['ics', '@fastify/*', '@expo-google-fonts/*', 'fastify', 'fastify-type-provider-zod', 'libsql', 'pdfmake', 'sharp'];
 
 const commands = ['serve', 'card', 'backup', 'restore', 'device'];
 

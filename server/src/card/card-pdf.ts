@@ -1,6 +1,8 @@
 import type { Card } from '@aurantia/core';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
+import { figuresWithUnits } from '../pdf/figures-with-units';
 import { pdfmake } from '../pdf/pdf-maker';
+import { largestOnOnePage } from './largest-on-one-page';
 
 const INK = '#2A1B2E';
 const SOFT = '#6B5A66';
@@ -8,18 +10,15 @@ const PEEL = '#C2470F';
 const LINE = '#E6DAC8';
 
 /** Type sizes that are tried, pt: the largest that keeps the card on one page. Smaller can't be read at a bench. */
-const SIZES = [8.6, 8.1, 7.6, 7.1, 6.7];
+const SIZES = [8.6, 8.35, 8.1, 7.85, 7.6, 7.35, 7.1, 6.9, 6.7];
 
 /**
  * The card as a PDF: one page, or more where so many coats would be too small to read.
  * @param drawing the cup as SVG
  */
 export async function cardPdf(card: Card, drawing: string, paper: 'A4' | 'Letter'): Promise<Buffer> {
-  for (const size of SIZES) {
-    const laid = await layOut(card, drawing, paper, size);
-    if (laid.pages === 1 || size === SIZES[SIZES.length - 1]) return laid.pdf;
-  }
-  return (await layOut(card, drawing, paper, SIZES[0])).pdf;
+  const told = figuresWithUnits(card);
+  return (await largestOnOnePage(SIZES, (size) => layOut(told, drawing, paper, size))).pdf;
 }
 
 async function layOut(
@@ -122,8 +121,8 @@ const growthOf = (seen: readonly string[]): Content => ({
 });
 
 function coatsTable(card: Card, fontSize: number): Content {
-  // Where letters have to be small the lines draw closer too.
-  const air = fontSize < 7 ? 1 : 1.8;
+  // The smaller letters have to be the closer the rows draw, 1.8 to 1 pt.
+  const air = 1 + (0.8 * (fontSize - SIZES[SIZES.length - 1])) / (SIZES[0] - SIZES[SIZES.length - 1]);
   return {
     layout: {
       hLineColor: () => LINE,

@@ -1,15 +1,18 @@
 import { createRequire } from 'node:module';
-import { dirname, join } from 'node:path';
 import pdfmake from 'pdfmake';
 
 const files = createRequire(import.meta.url);
-const fontFile = (family: string, weight: number): string => {
-  const folder = dirname(files.resolve(`@fontsource/${family}/package.json`));
-  return join(folder, 'files', `${family}-latin-${weight}-normal.woff`);
-};
+/* Unpacked fonts: of a packed one, each glyph would have all of them unpacked again, which took half a second a page. */
+const fontFile = (font: string): string => files.resolve(`@expo-google-fonts/${font}.ttf`);
 const fonts = {
-  Figtree: { normal: fontFile('figtree', 400), bold: fontFile('figtree', 700) },
-  Bricolage: { normal: fontFile('bricolage-grotesque', 700), bold: fontFile('bricolage-grotesque', 800) },
+  Figtree: {
+    normal: fontFile('figtree/400Regular/Figtree_400Regular'),
+    bold: fontFile('figtree/700Bold/Figtree_700Bold'),
+  },
+  Bricolage: {
+    normal: fontFile('bricolage-grotesque/700Bold/BricolageGrotesque_700Bold'),
+    bold: fontFile('bricolage-grotesque/800ExtraBold/BricolageGrotesque_800ExtraBold'),
+  },
 };
 const allowed = new Set(Object.values(fonts).flatMap((font) => Object.values(font)));
 pdfmake.setFonts(fonts);

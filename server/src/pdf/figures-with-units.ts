@@ -1,0 +1,16 @@
+/** A space between a figure and the unit it is read with; “7 h 45” is one figure too. */
+const BETWEEN = /(?<=\d) (?=(?:ml|g|mm|cm²?|in²?|oz|tsp|°C|°F|%|h|min)(?![a-z]))|(?<=\d h) (?=\d)/g;
+
+/** Text that a line never breaks between a figure and its unit. */
+const heldTogether = (text: string): string => text.replaceAll(BETWEEN, '\u00a0');
+
+/** The same of every text in a record of texts, lists and records. */
+export function figuresWithUnits<Told>(told: Told): Told {
+  const held = (one: unknown): unknown => {
+    if (typeof one === 'string') return heldTogether(one);
+    if (Array.isArray(one)) return one.map(held);
+    if (one === null || typeof one !== 'object') return one;
+    return Object.fromEntries(Object.entries(one).map(([name, field]) => [name, held(field)]));
+  };
+  return held(told) as Told;
+}
