@@ -31,7 +31,7 @@ const get = (url: string) => app.inject({ url, headers: { host: '127.0.0.1:4310'
 
 test('each page has a nonce of its own, the one its policy names', async () => {
   const seen = new Set<string>();
-  for (const url of ['/', '/designs', '/designs/some-id/coats', '/shelf', '/cups']) {
+  for (const url of ['/', '/index.html', '/designs', '/designs/some-id/coats', '/shelf', '/cups']) {
     const { body, headers, statusCode } = await get(url);
     expect(statusCode).toBe(200);
     const nonce = /ngCspNonce="([0-9a-f]+)"/.exec(body)?.[1] ?? 'none';
@@ -39,7 +39,7 @@ test('each page has a nonce of its own, the one its policy names', async () => {
     expect(headers['cache-control']).toBe('no-store');
     seen.add(nonce);
   }
-  expect(seen.size).toBe(5);
+  expect(seen.size).toBe(6);
 });
 
 test('scripts may be kept by the browser for ever: their names change with them', async () => {
