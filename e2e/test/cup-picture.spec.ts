@@ -42,7 +42,10 @@ test('without a graphics card the cup is painted all the same', async () => {
     expect(await canvas.getAttribute('data-painted')).toBe('flat');
     const middle = () =>
       plain.executeScript<number[]>(
-        'const c = arguments[0]; return [...c.getContext("2d").getImageData(c.width * 0.55, c.height / 2, 40, 40).data]',
+        `const cup = arguments[0];
+        const part = new OffscreenCanvas(40, 40).getContext('2d');
+        part.drawImage(cup, cup.width * 0.55, cup.height / 2, 40, 40, 0, 0, 40, 40);
+        return [...part.getImageData(0, 0, 40, 40).data]`,
         canvas,
       );
     const before = await middle();

@@ -82,8 +82,13 @@ test('while the program is away nothing is lost, and it is kept once it is back'
 
 test('a coat is opened and changed while the program is away, once its form came ahead', async () => {
   await open('copper-eaves', 'coats');
-  const isThere =
-    'const done = arguments[0]; const scripts = performance.getEntriesByType("resource").map(({ name }) => name).filter((name) => name.endsWith(".js")); Promise.all(scripts.map((name) => fetch(name).then((reply) => reply.text()))).then((texts) => done(texts.some((text) => text.includes(\'selectors:[["au-coat-form"]]\'))))';
+  // Each script is looked into once: a page keeps note of so many things it fetched, and no more, looks of a test among them.
+  await browser.executeScript('performance.setResourceTimingBufferSize(5000); window.texts = new Map()');
+  const isThere = `
+    const done = arguments[0];
+    const scripts = performance.getEntriesByType('resource').map(({ name }) => name).filter((name) => name.endsWith('.js'));
+    for (const name of scripts) if (!texts.has(name)) texts.set(name, fetch(name).then((reply) => reply.text()));
+    Promise.all(texts.values()).then((all) => done(all.some((text) => text.includes('selectors:[["au-coat-form"]]'))))`;
   await browser.wait(() => browser.executeAsyncScript<boolean>(isThere), PATIENCE, 'the form never comes');
   await program.stop('SIGKILL');
   await press(browser, /Scuff and degrease/, 'mat-expansion-panel-header');
