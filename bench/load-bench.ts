@@ -40,7 +40,7 @@ export function loadRows(): readonly Row[] {
   const workspace = kB(load('Workspace'));
   return [
     ...Object.entries(PLACES).map(([path, shows]) => ({
-      what: `first load of ${path}: scripts and styles, compressed`,
+      what: `first load of ${path}: scripts and styles, packed as they are sent`,
       figure: `${(kB(load(shows)) + styles).toFixed(0)} kB`,
       aim: path === 'designs' ? '≤ 230 kB' : '–',
     })),
