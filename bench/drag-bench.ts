@@ -18,7 +18,7 @@ const FRAME = 1000 / 60;
 
 const drags: readonly Drag[] = [
   {
-    what: 'a stop of a fade of five jars',
+    what: 'a stop of a fade of seven pots',
     ready: async (browser, { address }) => {
       await browser.get(`${address}/designs/apiary-noon/colour`);
       await painted(browser);
