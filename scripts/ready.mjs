@@ -44,7 +44,12 @@ export async function built() {
   await bundled();
   await fresh(
     join(ROOT, 'web', 'dist', '.aurantia-built'),
-    [...sourcesOf('core/src', 'web/src', 'web/public'), join(ROOT, 'web', 'angular.json'), LOCK],
+    [
+      ...sourcesOf('core/src', 'web/src', 'web/public'),
+      join(ROOT, 'web', 'angular.json'),
+      join(ROOT, 'scripts', 'pack-screens.mjs'),
+      LOCK,
+    ],
     () => {
       console.log('Building the screens…');
       must('npm', ['run', '-s', 'build'], { env: { ...process.env, NG_CLI_ANALYTICS: 'false' } });

@@ -1,5 +1,6 @@
 import { Key } from 'selenium-webdriver';
-import { PATIENCE, openBrowser, painted, reads, see } from '../src/browser';
+import { PATIENCE, openBrowser, painted, press, reads, see } from '../src/browser';
+import { cameAhead } from '../src/came-ahead';
 import { browser, program, programForAll } from '../src/running';
 
 programForAll();
@@ -31,6 +32,18 @@ test('drawn so, and painted by many hands, no page breaks a rule of its policy o
   await painted(browser);
   const logged = await browser.manage().logs().get('browser');
   expect(logged.map((entry) => entry.message)).toEqual([]);
+});
+
+test('the card shows its cup though the program went away before any small one was painted', async () => {
+  await go('/designs/copper-eaves/cup', 'Which cup is it?');
+  await painted(browser);
+  await cameAhead(browser, 'be painted here.');
+  await cameAhead(browser, 'selectors:[["au-card-stage"]]');
+  await program.stop('SIGKILL');
+  await press(browser, /^Card/);
+  await painted(browser, 'au-cup-figure canvas');
+  expect(await browser.findElements({ css: '[role=alert], mat-snack-bar-container' })).toHaveLength(0);
+  await program.start();
 });
 
 test('without a graphics card the cup is painted all the same', async () => {

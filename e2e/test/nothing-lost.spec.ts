@@ -1,4 +1,5 @@
 import { PATIENCE, kept, menuItem, named, press, reads, type, valueOf, withNamed } from '../src/browser';
+import { cameAhead } from '../src/came-ahead';
 import { browser, program, programForEach } from '../src/running';
 
 programForEach();
@@ -82,14 +83,7 @@ test('while the program is away nothing is lost, and it is kept once it is back'
 
 test('a coat is opened and changed while the program is away, once its form came ahead', async () => {
   await open('copper-eaves', 'coats');
-  // Each script is looked into once: a page keeps note of so many things it fetched, and no more, looks of a test among them.
-  await browser.executeScript('performance.setResourceTimingBufferSize(5000); window.texts = new Map()');
-  const isThere = `
-    const done = arguments[0];
-    const scripts = performance.getEntriesByType('resource').map(({ name }) => name).filter((name) => name.endsWith('.js'));
-    for (const name of scripts) if (!texts.has(name)) texts.set(name, fetch(name).then((reply) => reply.text()));
-    Promise.all(texts.values()).then((all) => done(all.some((text) => text.includes('selectors:[["au-coat-form"]]'))))`;
-  await browser.wait(() => browser.executeAsyncScript<boolean>(isThere), PATIENCE, 'the form never comes');
+  await cameAhead(browser, 'selectors:[["au-coat-form"]]');
   await program.stop('SIGKILL');
   await press(browser, /Scuff and degrease/, 'mat-expansion-panel-header');
   await type(browser, 'Note for whoever does it', 'Twice round the foot');

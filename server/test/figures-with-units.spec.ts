@@ -7,6 +7,7 @@ test('no line of a page parts a figure from its unit, whatever it is a part of; 
     wait: 'Then wait 7 h 45: hard. Stir 3 min, at 21 °C',
     coats: 14,
     none: null,
+    drawing: { svg: 'M2 h 5' },
     words: '9 scallops, 2 pours, 1 hand, 2 grams, 5 great ones',
   };
   const nbsp = '\u00a0';
@@ -16,6 +17,7 @@ test('no line of a page parts a figure from its unit, whatever it is a part of; 
     wait: `Then wait 7${nbsp}h${nbsp}45: hard. Stir 3${nbsp}min, at 21${nbsp}°C`,
     coats: 14,
     none: null,
+    drawing: { svg: 'M2 h 5' },
     words: told.words,
   });
 });

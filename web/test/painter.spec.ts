@@ -33,6 +33,7 @@ const how = { width: 40, height: 60, stance: { scale: 1, axis: 20, ground: 50 },
 const close = jest.fn();
 const paint = (name: string) => SlowPainter.latest.onmessage?.({ data: { picture: { name, width: 80, height: 120, close } } });
 const turnsAsked = () => SlowPainter.latest.asked.map((request) => request.how.turn);
+const [a, b, c] = Array.from({ length: 3 }, () => document.createElement('canvas'));
 let painter: Painter;
 
 beforeEach(() => {
@@ -42,7 +43,7 @@ beforeEach(() => {
 
 test('of the wishes of a cup that turns only the newest waits; the one under work is still given', () => {
   const given: unknown[] = [];
-  for (const turn of [0, 1, 2]) painter.picture('cup', subject, { ...how, turn }).subscribe((picture) => given.push(picture));
+  for (const turn of [0, 1, 2]) painter.picture(a, subject, { ...how, turn }).subscribe((picture) => given.push(picture));
   paint('first');
   paint('last');
   expect(turnsAsked()).toEqual([0, 2]);
@@ -51,7 +52,7 @@ test('of the wishes of a cup that turns only the newest waits; the one under wor
 
 test('a cup is sent once while it turns, and again once flakes lie otherwise or another was painted', () => {
   const sent = [subject, subject, { ...subject, field: lain(2) }, subject].map((one) => {
-    painter.picture('cup', one, how).subscribe();
+    painter.picture(a, one, how).subscribe();
     paint('it');
     return SlowPainter.latest.asked.at(-1)?.subject?.field.flakes ?? null;
   });
@@ -60,17 +61,35 @@ test('a cup is sent once while it turns, and again once flakes lie otherwise or 
 
 test('what can’t be painted says why, and the next wish is met; a painter that failed is replaced and told all anew', () => {
   const failed = jest.fn();
-  painter.picture('a', subject, how).subscribe({ error: failed });
-  painter.picture('b', subject, how).subscribe({ error: failed });
+  painter.picture(a, subject, how).subscribe({ error: failed });
+  painter.picture(b, subject, how).subscribe({ error: failed });
   SlowPainter.latest.onmessage?.({ data: { sentence: 'no memory' } });
   const first = SlowPainter.latest;
   expect(first.asked).toHaveLength(2);
   first.onerror?.({ message: 'not loaded' });
   expect(failed.mock.calls).toEqual([[new Error('no memory')], [new Error('not loaded')]]);
   expect(first.ended).toBe(true);
-  painter.picture('c', subject, how).subscribe();
+  painter.picture(c, subject, how).subscribe();
   expect(SlowPainter.latest).not.toBe(first);
   expect(SlowPainter.latest.asked[0].subject).toBe(subject);
+});
+
+test('it comes ahead once it is quiet; where it couldn’t, nobody is told, and the first wish fetches it', () => {
+  const asked = jest.spyOn(window, 'requestIdleCallback').mockImplementation((quiet) => {
+    quiet({ didTimeout: false, timeRemaining: () => 50 });
+    return 0;
+  });
+  TestBed.resetTestingModule();
+  painter = TestBed.inject(Painter);
+  asked.mockRestore();
+  const ahead = SlowPainter.latest;
+  expect(ahead.asked).toHaveLength(0);
+  ahead.onerror?.({ message: 'not loaded' });
+  expect(ahead.ended).toBe(true);
+  const given = jest.fn();
+  painter.picture(a, subject, how).subscribe(given);
+  paint('it');
+  expect([SlowPainter.latest === ahead, given.mock.calls.length]).toEqual([false, 1]);
 });
 
 test('a flat cup is painted as fine as the screen, shows how far it has come round, and is done with its newest picture', () => {

@@ -1,7 +1,6 @@
 import type { Card } from '@aurantia/core';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
-import { figuresWithUnits } from '../pdf/figures-with-units';
-import { pdfmake } from '../pdf/pdf-maker';
+import { pdfOf } from '../pdf/pdf-maker';
 import { largestOnOnePage } from './largest-on-one-page';
 
 const INK = '#2A1B2E';
@@ -17,8 +16,7 @@ const SIZES = [8.6, 8.35, 8.1, 7.85, 7.6, 7.35, 7.1, 6.9, 6.7];
  * @param drawing the cup as SVG
  */
 export async function cardPdf(card: Card, drawing: string, paper: 'A4' | 'Letter'): Promise<Buffer> {
-  const told = figuresWithUnits(card);
-  return (await largestOnOnePage(SIZES, (size) => layOut(told, drawing, paper, size))).pdf;
+  return (await largestOnOnePage(SIZES, (size) => layOut(card, drawing, paper, size))).pdf;
 }
 
 async function layOut(
@@ -54,7 +52,7 @@ async function layOut(
       { text: card.health.join(' '), fontSize: fontSize * 0.85, color: SOFT, margin: [0, 6, 0, 0] },
     ],
   };
-  const pdf = await pdfmake.createPdf(definition).getBuffer();
+  const pdf = await pdfOf(definition);
   return { pdf, pages };
 }
 

@@ -1,6 +1,6 @@
 import type { LogLine, MakeSheet, SheetCoat } from '@aurantia/core/make';
 import type { Content, TableCell } from 'pdfmake/interfaces';
-import { pdfmake } from '../pdf/pdf-maker';
+import { pdfOf } from '../pdf/pdf-maker';
 
 const INK = '#2A1B2E';
 const SOFT = '#6B5A66';
@@ -41,40 +41,38 @@ const stands: Readonly<Record<SheetCoat['state'], string>> = {
  * @param photos JPEG, the latest last
  */
 export function makePdf(sheet: MakeSheet, photos: readonly Uint8Array[], paper: 'A4' | 'Letter'): Promise<Buffer> {
-  return pdfmake
-    .createPdf({
-      pageSize: paper === 'A4' ? 'A4' : 'LETTER',
-      pageMargins: [34, 28, 34, 32],
-      info: { title: `${sheet.title}, ${sheet.called}` },
-      defaultStyle: { font: 'Figtree', fontSize: 8.6, color: INK, lineHeight: 1.1 },
-      footer: (page, count) => ({
-        text: `${sheet.title}, ${sheet.called}, page ${page} of ${count}`,
-        alignment: 'right',
-        margin: [34, 8],
-        color: SOFT,
-        fontSize: 8,
-      }),
-      content: [
-        {
-          text: [
-            { text: sheet.title, font: 'Bricolage', bold: true, fontSize: 20 },
-            { text: `   ${sheet.called}`, fontSize: 11 },
-            { text: `   ${sheet.workshop}`, color: SOFT },
-          ],
-        },
-        soft(`${sheet.cup}; begun ${day.format(sheet.begun)}`),
-        { stack: sheet.facts.map((text): Content => ({ text })), margin: [0, 5, 0, 0] },
-        heading('Coat by coat'),
-        {
-          layout: rules,
-          table: { widths: [14, 9, '*', 250], dontBreakRows: true, body: sheet.coats.map(coatRow) },
-        },
-        ...jarsOf(sheet),
-        ...picturesOf(photos.slice(-PHOTOS)),
-        ...(sheet.log.length > 0 ? [heading('What happened'), logOf(sheet.log)] : []),
-      ],
-    })
-    .getBuffer();
+  return pdfOf({
+    pageSize: paper === 'A4' ? 'A4' : 'LETTER',
+    pageMargins: [34, 28, 34, 32],
+    info: { title: `${sheet.title}, ${sheet.called}` },
+    defaultStyle: { font: 'Figtree', fontSize: 8.6, color: INK, lineHeight: 1.1 },
+    footer: (page, count) => ({
+      text: `${sheet.title}, ${sheet.called}, page ${page} of ${count}`,
+      alignment: 'right',
+      margin: [34, 8],
+      color: SOFT,
+      fontSize: 8,
+    }),
+    content: [
+      {
+        text: [
+          { text: sheet.title, font: 'Bricolage', bold: true, fontSize: 20 },
+          { text: `   ${sheet.called}`, fontSize: 11 },
+          { text: `   ${sheet.workshop}`, color: SOFT },
+        ],
+      },
+      soft(`${sheet.cup}; begun ${day.format(sheet.begun)}`),
+      { stack: sheet.facts.map((text): Content => ({ text })), margin: [0, 5, 0, 0] },
+      heading('Coat by coat'),
+      {
+        layout: rules,
+        table: { widths: [14, 9, '*', 250], dontBreakRows: true, body: sheet.coats.map(coatRow) },
+      },
+      ...jarsOf(sheet),
+      ...picturesOf(photos.slice(-PHOTOS)),
+      ...(sheet.log.length > 0 ? [heading('What happened'), logOf(sheet.log)] : []),
+    ],
+  });
 }
 
 function coatRow(coat: SheetCoat): TableCell[] {

@@ -1,5 +1,7 @@
 import { createRequire } from 'node:module';
 import pdfmake from 'pdfmake';
+import type { TDocumentDefinitions } from 'pdfmake/interfaces';
+import { figuresWithUnits } from './figures-with-units';
 
 const files = createRequire(import.meta.url);
 /* Unpacked fonts: of a packed one, each glyph would have all of them unpacked again, which took half a second a page. */
@@ -20,5 +22,6 @@ pdfmake.setFonts(fonts);
 pdfmake.setLocalAccessPolicy((path) => allowed.has(path));
 pdfmake.setUrlAccessPolicy(() => false);
 
-/** The maker of all our PDFs, with our fonts and nothing else to read. */
-export { pdfmake };
+/** A PDF with our fonts and nothing else to read; no line of it parts a figure from its unit. */
+export const pdfOf = (definition: TDocumentDefinitions): Promise<Buffer> =>
+  pdfmake.createPdf({ ...definition, content: figuresWithUnits(definition.content) }).getBuffer();

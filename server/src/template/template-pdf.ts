@@ -1,6 +1,6 @@
 import type { TemplatePage } from '@aurantia/core/templates';
 import type { Content } from 'pdfmake/interfaces';
-import { pdfmake } from '../pdf/pdf-maker';
+import { pdfOf } from '../pdf/pdf-maker';
 
 /** A PDF's own unit: 72 points an inch of 25.4 mm. */
 const POINTS_PER_MM = 72 / 25.4;
@@ -23,7 +23,7 @@ export async function templatePdf(title: string, pages: readonly TemplatePage[],
   });
   const [first] = pages;
   const [short, long] = [Math.min(first.width, first.height), Math.max(first.width, first.height)];
-  const pdf = pdfmake.createPdf({
+  return pdfOf({
     pageSize: { width: short * POINTS_PER_MM, height: long * POINTS_PER_MM },
     pageOrientation: first.width > first.height ? 'landscape' : 'portrait',
     pageMargins: 0,
@@ -32,5 +32,4 @@ export async function templatePdf(title: string, pages: readonly TemplatePage[],
     defaultStyle: { font: 'Figtree' },
     content,
   });
-  return pdf.getBuffer();
 }

@@ -1,6 +1,6 @@
 import type { SheetLine } from '@aurantia/core/week';
 import type { Content, TableCell } from 'pdfmake/interfaces';
-import { pdfmake } from '../pdf/pdf-maker';
+import { pdfOf } from '../pdf/pdf-maker';
 
 const INK = '#2A1B2E';
 const SOFT = '#6B5A66';
@@ -21,50 +21,48 @@ export function sheetOfDay({ workshop, day, lines, paper }: DayAsked): Promise<B
     Date.parse(day),
   );
   const empty: Content = { text: 'Nothing is planned for this day.', margin: [0, 12] };
-  return pdfmake
-    .createPdf({
-      pageSize: paper === 'A4' ? 'A4' : 'LETTER',
-      pageMargins: [34, 28, 34, 32],
-      info: { title },
-      defaultStyle: { font: 'Figtree', fontSize: 9.5, color: INK, lineHeight: 1.15 },
-      footer: (page, count) => ({
-        text: `${title}, page ${page} of ${count}`,
-        alignment: 'right',
-        margin: [34, 8],
+  return pdfOf({
+    pageSize: paper === 'A4' ? 'A4' : 'LETTER',
+    pageMargins: [34, 28, 34, 32],
+    info: { title },
+    defaultStyle: { font: 'Figtree', fontSize: 9.5, color: INK, lineHeight: 1.15 },
+    footer: (page, count) => ({
+      text: `${title}, page ${page} of ${count}`,
+      alignment: 'right',
+      margin: [34, 8],
+      color: SOFT,
+      fontSize: 8,
+    }),
+    content: [
+      {
+        text: [
+          { text: title, font: 'Bricolage', bold: true, fontSize: 20 },
+          { text: `   ${workshop}`, color: SOFT },
+        ],
+        margin: [0, 0, 0, 8],
+      },
+      lines.length === 0
+        ? empty
+        : {
+            layout: {
+              hLineColor: () => LINE,
+              hLineWidth: () => 0.6,
+              vLineWidth: () => 0,
+              paddingLeft: () => 0,
+              paddingRight: () => 8,
+              paddingTop: () => 4,
+              paddingBottom: () => 4,
+            },
+            table: { widths: [10, 64, 130, '*', 50], dontBreakRows: true, body: lines.map(row) },
+          },
+      {
+        text: 'The label, local codes and the maker’s data sheet decide. Gloves, eye protection and air for resin; spray outdoors or in a booth.',
         color: SOFT,
         fontSize: 8,
-      }),
-      content: [
-        {
-          text: [
-            { text: title, font: 'Bricolage', bold: true, fontSize: 20 },
-            { text: `   ${workshop}`, color: SOFT },
-          ],
-          margin: [0, 0, 0, 8],
-        },
-        lines.length === 0
-          ? empty
-          : {
-              layout: {
-                hLineColor: () => LINE,
-                hLineWidth: () => 0.6,
-                vLineWidth: () => 0,
-                paddingLeft: () => 0,
-                paddingRight: () => 8,
-                paddingTop: () => 4,
-                paddingBottom: () => 4,
-              },
-              table: { widths: [10, 64, 130, '*', 50], dontBreakRows: true, body: lines.map(row) },
-            },
-        {
-          text: 'The label, local codes and the maker’s data sheet decide. Gloves, eye protection and air for resin; spray outdoors or in a booth.',
-          color: SOFT,
-          fontSize: 8,
-          margin: [0, 12, 0, 0],
-        },
-      ],
-    })
-    .getBuffer();
+        margin: [0, 12, 0, 0],
+      },
+    ],
+  });
 }
 
 const row = ({ from, until, who, cup, does, then }: SheetLine): TableCell[] => [

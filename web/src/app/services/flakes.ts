@@ -3,9 +3,9 @@ import type { FlakeField } from '@aurantia/core';
 import { Observable, type Subscriber } from 'rxjs';
 import { STOP, type FlakeReply, type FlakeRequest } from '../workers/flake-request';
 import { newFlakeWorker, workerFailed, type FlakeCrew } from '../workers/new-worker';
+import { OneAtATime, type PageWish } from './one-at-a-time';
 
-interface Job {
-  readonly slot: string;
+interface Job extends PageWish {
   readonly request: FlakeRequest;
   readonly page: Subscriber<FlakeField>;
 }
@@ -14,47 +14,40 @@ interface Job {
 @Injectable({ providedIn: 'root' })
 export class Flakes {
   private worker: FlakeCrew | null = null;
-  private queue: Job[] = [];
-  private running: Job | null = null;
+  private readonly line = new OneAtATime<Job>((job) => this.begin(job));
 
   /** Emits a large picture coarse at first, and the picture once all flakes lie. Unsubscribing takes the wish back, or stops the work on it. */
   picture(slot: string, request: FlakeRequest): Observable<FlakeField> {
     return new Observable((page) => {
       const job: Job = { slot, request, page };
-      this.queue = [...this.queue.filter((one) => one.slot !== slot), job];
-      this.next();
+      this.line.add(job);
       return () => {
-        this.queue = this.queue.filter((one) => one !== job);
-        if (this.running === job) this.worker?.postMessage(STOP);
+        if (this.line.takeBack(job)) this.worker?.postMessage(STOP);
       };
     });
   }
 
-  private next(): void {
-    if (this.running) return;
-    const job = this.queue.shift();
-    if (!job) return;
-    this.running = job;
-    const worker = (this.worker ??= newFlakeWorker());
-    worker.onmessage = ({ data }: MessageEvent<FlakeReply>) => {
-      if ('field' in data) {
-        job.page.next(data.field);
-        if (data.field.done === 1) this.finish(() => job.page.complete());
-      } else if ('sentence' in data) this.finish(() => job.page.error(new Error(data.sentence)));
-      else this.finish(() => undefined);
-    };
-    worker.onerror = (event) => {
-      // A worker that failed answers no more: the next wish gets a new one.
-      worker.terminate();
-      this.worker = null;
-      this.finish(() => job.page.error(new Error(workerFailed(event))));
-    };
-    worker.postMessage(job.request);
+  private begin({ request }: Job): void {
+    const worker = (this.worker ??= this.crew());
+    worker.postMessage(request);
   }
 
-  private finish(tell: () => void): void {
-    this.running = null;
-    tell();
-    this.next();
+  private crew(): FlakeCrew {
+    const crew = newFlakeWorker();
+    crew.onmessage = ({ data }: MessageEvent<FlakeReply>) => {
+      if ('field' in data && data.field.done < 1) return this.line.now()?.page.next(data.field);
+      this.line.done((page) => {
+        if ('sentence' in data) return page.error(new Error(data.sentence));
+        if ('field' in data) page.next(data.field);
+        page.complete();
+      });
+    };
+    crew.onerror = (event) => {
+      // A worker that failed answers no more: the next wish gets a new one.
+      crew.terminate();
+      this.worker = null;
+      this.line.done((page) => page.error(new Error(workerFailed(event))));
+    };
+    return crew;
   }
 }

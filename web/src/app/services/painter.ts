@@ -1,69 +1,69 @@
-import { Injectable } from '@angular/core';
+import { DestroyRef, inject, Injectable } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import type { CupPicture } from '@aurantia/core/figure';
 import { Observable, type Subscriber } from 'rxjs';
+import { onceItIsQuiet } from '../once-it-is-quiet';
 import { newPainterWorker, workerFailed } from '../workers/new-worker';
 import type { PaintedSubject, PainterReply, PainterRequest } from '../workers/painter-request';
+import { OneAtATime, type PageWish } from './one-at-a-time';
 
-interface Job {
-  readonly slot: string;
+interface Job extends PageWish {
   readonly subject: PaintedSubject;
   readonly how: CupPicture;
   readonly page: Subscriber<ImageBitmap>;
 }
 
-/** Has cups painted where there is no graphics card, one at a time; a newer wish for the same slot replaces one that waits. */
+/** Has cups painted where there is no graphics card, and small ones everywhere. */
 @Injectable({ providedIn: 'root' })
 export class Painter {
   private worker: Worker | null = null;
-  private queue: Job[] = [];
-  private running: Job | null = null;
+  private readonly line = new OneAtATime<Job>((job) => this.begin(job));
   /** what the worker was given last, and keeps */
   private known: PaintedSubject | null = null;
 
-  /** Gives a picture once. A wish that another of its slot replaced, or that was taken back, gives none. */
-  picture(slot: string, subject: PaintedSubject, how: CupPicture): Observable<ImageBitmap> {
+  constructor() {
+    // It comes ahead, so that a card shows its cup while the program isn't reached.
+    onceItIsQuiet.pipe(takeUntilDestroyed(inject(DestroyRef))).subscribe(() => this.ready());
+  }
+
+  /**
+   * Gives a picture once. A wish that another of its canvas replaced gives none; one that was taken back neither.
+   * @param canvas what it is for
+   */
+  picture(canvas: HTMLCanvasElement, subject: PaintedSubject, how: CupPicture): Observable<ImageBitmap> {
     return new Observable((page) => {
-      const job: Job = { slot, subject, how, page };
-      const older = this.queue.filter((one) => one.slot === slot);
-      this.queue = [...this.queue.filter((one) => one.slot !== slot), job];
-      for (const one of older) one.page.complete();
-      this.next();
-      return () => {
-        this.queue = this.queue.filter((one) => one !== job);
-      };
+      const job: Job = { slot: canvas, subject, how, page };
+      this.line.add(job);
+      return () => void this.line.takeBack(job);
     });
   }
 
-  private next(): void {
-    if (this.running) return;
-    const job = this.queue.shift();
-    if (!job) return;
-    this.running = job;
-    const worker = (this.worker ??= newPainterWorker());
+  private begin({ subject, how }: Job): void {
+    const same = this.known?.field === subject.field && this.known.cup === subject.cup;
+    const worker = this.ready();
+    this.known = subject;
+    worker.postMessage({ subject: same ? null : subject, how } satisfies PainterRequest);
+  }
+
+  private ready(): Worker {
+    if (this.worker) return this.worker;
+    const worker = newPainterWorker();
     worker.onmessage = ({ data }: MessageEvent<PainterReply>) =>
-      this.finish(() => {
-        if ('sentence' in data) return job.page.error(new Error(data.sentence));
+      this.line.done((page) => {
+        if ('sentence' in data) return page.error(new Error(data.sentence));
         // Nobody waits for it any more; it is large, and would stay until memory is tidied.
-        if (job.page.closed) data.picture.close();
-        job.page.next(data.picture);
-        job.page.complete();
+        if (page.closed) data.picture.close();
+        page.next(data.picture);
+        page.complete();
       });
     worker.onerror = (event) => {
       // A worker that failed answers no more: the next wish gets a new one.
       worker.terminate();
       this.worker = null;
       this.known = null;
-      this.finish(() => job.page.error(new Error(workerFailed(event))));
+      this.line.done((page) => page.error(new Error(workerFailed(event))));
     };
-    const { subject, how } = job;
-    const same = this.known?.field === subject.field && this.known.cup === subject.cup;
-    this.known = subject;
-    worker.postMessage({ subject: same ? null : subject, how } satisfies PainterRequest);
-  }
-
-  private finish(tell: () => void): void {
-    this.running = null;
-    tell();
-    this.next();
+    this.worker = worker;
+    return worker;
   }
 }

@@ -10,14 +10,16 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
-import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { fieldPlanOf, type Cup, type FlakeField, type Plan } from '@aurantia/core';
 import type { Subscription } from 'rxjs';
 import { figureBox, figureStance, handleColour } from '@aurantia/core/figure';
 import { Flakes } from '../../services/flakes';
 import { Notices } from '../../services/notices';
 import { Painter } from '../../services/painter';
-import { hangPicture } from './hang-picture';
+import { FlatCup } from './flat-cup';
+
+/** Painted twice as fine as shown, so that single flakes blend as they do to the eye. */
+const DOTS = 2;
 
 /** A design's own cup standing still, at a given scale, flakes and all. */
 @Component({
@@ -41,8 +43,6 @@ export class CupFigure {
   readonly scale = input(1);
 
   private readonly canvas = viewChild.required<ElementRef<HTMLCanvasElement>>('canvas');
-  /** painted twice as fine as shown, so that single flakes blend as they do to the eye */
-  protected readonly dots = 2;
   private readonly field = signal<FlakeField | null>(null);
   protected readonly box = computed(() => figureBox(this.cup(), this.scale()));
 
@@ -56,37 +56,23 @@ export class CupFigure {
           what: 'cup',
           plan: fieldPlanOf(plan),
           cup: this.cup(),
-          pixelsPerMm: Math.max(1, this.scale() * this.dots),
+          pixelsPerMm: Math.max(1, this.scale() * DOTS),
         })
         .subscribe({ next: (field) => this.field.set(field), error: (error: unknown) => this.notices.failed(error) });
     });
-    const left = inject(DestroyRef);
+    let flat: FlatCup | null = null;
     effect(() => {
       const field = this.field();
       const cup = this.cup();
       if (!field) return;
-      const { width, height } = this.box();
-      this.painter
-        .picture(
-          `figure/${this.plan().design}`,
-          { field, cup },
-          {
-            width: width * this.dots,
-            height: height * this.dots,
-            stance: figureStance(cup, this.scale(), this.dots),
-            turn: 0,
-            handle: handleColour(this.plan()),
-          },
-        )
-        .pipe(takeUntilDestroyed(left))
-        .subscribe({ next: (picture) => this.hang(picture), error: (error: unknown) => this.notices.failed(error) });
+      flat ??= new FlatCup(this.canvas().nativeElement, this.painter);
+      const stance = figureStance(cup, this.scale(), 1);
+      const shown = { ...this.box(), dots: DOTS, stance, turn: 0, handle: handleColour(this.plan()) };
+      flat.draw({ field, cup }, shown, { hung: () => undefined, failed: (error) => this.notices.failed(error) });
     });
-    left.onDestroy(() => wish?.unsubscribe());
-  }
-
-  private hang(picture: ImageBitmap): void {
-    const canvas = this.canvas().nativeElement;
-    hangPicture(canvas, picture);
-    canvas.dataset['painted'] = 'yes';
+    inject(DestroyRef).onDestroy(() => {
+      wish?.unsubscribe();
+      flat?.dispose();
+    });
   }
 }

@@ -2,7 +2,6 @@ import type { Stance } from '@aurantia/core/figure';
 import { Subscription } from 'rxjs';
 import type { Painter } from '../../services/painter';
 import type { PaintedSubject } from '../../workers/painter-request';
-import { hangPicture } from './hang-picture';
 
 /** How a flat cup is to be shown: sizes in css pixels, each so many dots wide; its turn in radians. */
 export interface FlatShown {
@@ -25,7 +24,10 @@ export class FlatCup {
     private readonly painter: Painter,
   ) {}
 
-  /** Says how far the cup is turned once a picture of it hangs, and what failed. While it turns, those that come late are shown too: it would stand still else. */
+  /**
+   * Says how far the cup is turned once a picture of it hangs, and what failed. While it turns, those that come late are
+   * shown too: it would stand still else.
+   */
   draw(subject: PaintedSubject, shown: FlatShown, tell: { hung(turn: number): void; failed(error: unknown): void }): void {
     const { width, height, dots, stance, turn, handle } = shown;
     const { scale, axis, ground } = stance;
@@ -40,15 +42,22 @@ export class FlatCup {
       handle,
     };
     this.wishes.add(
-      this.painter.picture('cup', subject, how).subscribe({
+      this.painter.picture(this.canvas, subject, how).subscribe({
         next: (picture) => {
-          hangPicture(this.canvas, picture);
+          this.hang(picture);
           tell.hung(turn);
           if (wish === this.wished) this.canvas.dataset['painted'] = 'flat';
         },
         error: (error: unknown) => tell.failed(error),
       }),
     );
+  }
+
+  private hang(picture: ImageBitmap): void {
+    const { canvas } = this;
+    const { width, height } = picture;
+    if (canvas.width !== width || canvas.height !== height) Object.assign(canvas, { width, height });
+    canvas.getContext('bitmaprenderer')?.transferFromImageBitmap(picture);
   }
 
   dispose(): void {
