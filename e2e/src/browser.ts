@@ -217,7 +217,9 @@ export async function reads(browser: Browser, text: string | RegExp, css = 'body
         'return [...document.querySelectorAll(arguments[0])].map((e) => e.innerText).join("\\n")',
         css,
       );
-      return typeof text === 'string' ? shown.includes(text) : text.test(shown);
+      // A space that no line breaks at reads like any other.
+      const read = shown.replaceAll('\u00a0', ' ');
+      return typeof text === 'string' ? read.includes(text) : text.test(read);
     },
     PATIENCE,
     `the page never says ${text}`,

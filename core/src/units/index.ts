@@ -6,3 +6,4 @@ export * from './typed';
 export * from './xml-text';
 export * from './table-cell';
 export * from './wrap-text';
+export * from './figures-with-units';

@@ -1,7 +1,7 @@
 import { createRequire } from 'node:module';
+import { figuresWithUnits } from '@aurantia/core';
 import pdfmake from 'pdfmake';
 import type { TDocumentDefinitions } from 'pdfmake/interfaces';
-import { figuresWithUnits } from './figures-with-units';
 
 const files = createRequire(import.meta.url);
 /* Unpacked fonts: of a packed one, each glyph would have all of them unpacked again, which took half a second a page. */

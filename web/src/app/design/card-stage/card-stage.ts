@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatDialog } from '@angular/material/dialog';
 import { Router } from '@angular/router';
-import { cardOf, NO_COATS } from '@aurantia/core';
+import { cardOf, figuresWithUnits, NO_COATS } from '@aurantia/core';
 import { CupFigure } from '../../parts/cup-view/cup-figure';
 import { Notices } from '../../services/notices';
 import { WorkshopMemory } from '../../services/workshop';
@@ -27,7 +27,7 @@ export class CardStage {
   protected readonly plan = inject(OpenDesign).plan;
 
   protected readonly settings = this.memory.settings;
-  protected readonly card = computed(() => cardOf(this.plan(), this.design(), this.memory.settings()));
+  protected readonly card = computed(() => figuresWithUnits(cardOf(this.plan(), this.design(), this.memory.settings())));
   /** the cup 150 css pixels tall, whatever its size */
   protected readonly scale = computed(() => 150 / this.plan().surface.height);
 

@@ -1,4 +1,4 @@
-import { figuresWithUnits } from '../src/pdf/figures-with-units';
+import { figuresWithUnits } from '../src/units';
 
 test('no line of a page parts a figure from its unit, whatever it is a part of; words stay as they break', () => {
   const told = {

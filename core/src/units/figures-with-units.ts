@@ -7,7 +7,7 @@ const heldTogether = (text: string): string => text.replaceAll(BETWEEN, '\u00a0'
 /** Fields that hold no words: a drawing's own text says where its lines go, a picture is letters by the million. */
 const DRAWN = new Set(['svg', 'image']);
 
-/** The same of all words in what a page is made of, however they are nested. */
+/** The same of all words in what a page is made of, plain lists and records, however they are nested. */
 export function figuresWithUnits<Content>(content: Content): Content {
   const held = (one: unknown): unknown => {
     if (typeof one === 'string') return heldTogether(one);
