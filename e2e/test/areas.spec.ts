@@ -21,7 +21,7 @@ const handle = async (view: string, name: string): Promise<WebElement> => {
   return browser.findElement(By.css(`${view} [role=slider][aria-label="${name}"] .knob`));
 };
 /** Drags a handle by pixels, in steps as a hand does. The knob goes along, so the hand counts from where it was. */
-const drag = async (view: string, name: string, x: number, y: number) => {
+const drag = async (view: string, name: string, x: number, y: number, meanwhile?: () => Promise<unknown>) => {
   const knob = await handle(view, name);
   const [left, top] = await browser.executeScript<[number, number]>(
     'const box = arguments[0].getBoundingClientRect(); return [Math.round(box.x + box.width / 2), Math.round(box.y + box.height / 2)]',
@@ -33,8 +33,9 @@ const drag = async (view: string, name: string, x: number, y: number) => {
     .press()
     .move({ x: left + Math.round(x / 2), y: top + Math.round(y / 2), duration: 100 })
     .move({ x: left + x, y: top + y, duration: 150 })
-    .release()
     .perform();
+  await meanwhile?.();
+  await browser.actions({ async: true }).release().perform();
 };
 const pickFile = async (css: string, name: string, text: string) => {
   const file = join(FOLDER, name);
@@ -59,6 +60,18 @@ describe('an edge is moved', () => {
     );
     await drag('au-wrap-view', 'Upper edge of Foot', 0, Math.round(-36.4 * mm));
     await becomes('Upper edge', '97.5');
+  });
+
+  test('the drawn wall goes along with the hand, and back again', async () => {
+    await open('/designs/copper-eaves/areas');
+    const drawn = () => browser.executeScript<string>('return document.querySelector("au-wrap-view canvas").toDataURL()');
+    const before = await drawn();
+    await drag('au-wrap-view', 'Upper edge of Foot', 0, -60, () =>
+      browser.wait(async () => (await drawn()) !== before, PATIENCE, 'the drawing never follows the hand'),
+    );
+    await kept(browser);
+    await press(browser, 'Undo');
+    await browser.wait(async () => (await drawn()) === before, PATIENCE, 'the drawing never goes back');
   });
 
   test('by the pointer on the cup', async () => {

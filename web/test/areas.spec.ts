@@ -7,6 +7,9 @@ import { WrapView } from '../src/app/design/areas-stage/wrap-view/wrap-view';
 import { WorkshopMemory } from '../src/app/services/workshop';
 import { choose, design, labelled, memoryStub, pickOf, typeInto } from './workshop';
 
+// What draws walls while a hand drags; no hand drags here.
+jest.mock('../src/app/workers/new-worker', () => ({ newDrawingsWorker: () => ({}) }));
+
 /** The drawing is as large as the window says; here it says so once. */
 class OneSize {
   constructor(private readonly told: (entries: { contentRect: { width: number; height: number } }[]) => void) {}

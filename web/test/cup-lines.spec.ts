@@ -8,8 +8,8 @@ import {
   startingItem,
   type ShelfItem,
 } from '@aurantia/core';
-import { linesSeen, placeSeenAt, seenAt } from '../src/app/parts/cup-view/cup-lines';
-import { edgesOf, frontOf, pieceNames } from '../src/app/parts/cup-view/drawn-edges';
+import { linesSeen, placeSeenAt, seenAt } from '../src/app/drawn/seen-at';
+import { edgeMarks, edgesOf, frontOf, pieceNames } from '../src/app/parts/cup-view/drawn-edges';
 import { Turning } from '../src/app/parts/cup-view/turning';
 import { stanceIn, widestRadius } from '@aurantia/core/figure';
 import { design, shelf } from './workshop';
@@ -86,6 +86,14 @@ describe('pieces on the cup', () => {
     expect(edgesOf(plan, { area: 'low', coat: 'Mark' })).toMatchObject({ pieces: [leaf.region], chosen: mark.region });
     expect(edgesOf(plan, { area: 'low', coat: 'Leaf' })).toMatchObject({ pieces: [], chosen: leaf.region });
     expect(edgesOf(plan, { area: 'low', coat: null }).chosen).toBe(plan.areas.areas[0].own);
+  });
+  test('the marked one in the colour of the peel, dashed while it isn’t many', () => {
+    const chosen = leaf.region;
+    expect(edgeMarks({ faint: [], pieces: [], chosen }, 'peel').map(({ line }) => line)).toEqual([
+      { colour: 'peel', width: 2, dash: [6, 3] },
+    ]);
+    const many = Array.from({ length: 9 }, () => chosen[0]);
+    expect(edgeMarks({ faint: [], pieces: [], chosen: many }, 'peel').map(({ line }) => line?.dash)).toEqual([[]]);
   });
   test('the first of a marked coat comes to the front, in place of the area', () => {
     expect(frontOf(plan, { area: 'low', coat: 'Leaf' })?.angle).toBeCloseTo(90, 6);

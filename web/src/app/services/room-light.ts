@@ -22,6 +22,11 @@ export class RoomLight {
     return this.darkComputer() ? 'evening' : 'day';
   });
 
+  private inks: { readonly light: 'day' | 'evening' | null; readonly known: Map<string, string> } = {
+    light: null,
+    known: new Map(),
+  };
+
   constructor() {
     this.computer?.addEventListener('change', ({ matches }) => this.darkComputer.set(matches));
     effect(() => {
@@ -33,6 +38,19 @@ export class RoomLight {
   underLamp(until: DestroyRef): void {
     this.lamp.set(true);
     until.onDestroy(() => this.lamp.set(false));
+  }
+
+  /** A colour of the screens by the name of its token, for what is drawn on a canvas; follows the light. */
+  ink(token: `--${string}`): string {
+    const light = this.now();
+    if (this.inks.light !== light) {
+      this.root.dataset['light'] = light;
+      this.inks = { light, known: new Map() };
+    }
+    // Asking the page makes it work out its styles: too long for each step of a drag.
+    const known = this.inks.known.get(token) ?? getComputedStyle(this.root).getPropertyValue(token).trim();
+    if (known !== '') this.inks.known.set(token, known);
+    return known;
   }
 
   choose(wish: LightWish): void {

@@ -39,6 +39,9 @@ export interface FlakeCrew {
 /** Paints cups where there is no graphics card. */
 export const newPainterWorker = (): Worker => new Worker(new URL('./painter.worker', import.meta.url), { type: 'module' });
 
+/** Draws walls. */
+export const newDrawingsWorker = (): Worker => new Worker(new URL('./drawings.worker', import.meta.url), { type: 'module' });
+
 /** Splits a cup into its areas. */
 export const newLayoutWorker = (): Worker => new Worker(new URL('./layout.worker', import.meta.url), { type: 'module' });
 

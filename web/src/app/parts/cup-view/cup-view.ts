@@ -13,7 +13,6 @@ import {
   untracked,
   viewChild,
 } from '@angular/core';
-import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import {
   fieldBeside,
   fieldPlanOf,
@@ -25,15 +24,18 @@ import {
   type Plan,
   type WallPlace,
 } from '@aurantia/core';
-import { animationFrameScheduler, auditTime, Subject, switchMap, timer, type Subscription } from 'rxjs';
+import { switchMap, timer, type Subscription } from 'rxjs';
+import { Drawings } from '../../services/drawings';
 import { Flakes } from '../../services/flakes';
 import { Notices } from '../../services/notices';
 import { Painter } from '../../services/painter';
+import { RoomLight } from '../../services/room-light';
 import { WorkshopMemory } from '../../services/workshop';
 import type { LatheCup } from './lathe-cup';
 import { AreaHandleDirective, type HandleMove } from '../area-handle/area-handle';
-import { paintEdges, placeSeenAt, seenAt, type CupEdges, type CupSeen } from './cup-lines';
-import { edgesOf, frontOf, pieceNames, type Marked } from './drawn-edges';
+import type { Drawing } from '../../drawn/drawing';
+import { placeSeenAt, seenAt } from '../../drawn/seen-at';
+import { edgeMarks, edgesOf, frontOf, pieceNames, type Marked } from './drawn-edges';
 import { FlatCup } from './flat-cup';
 import { potMarks } from './pot-marks';
 import { handleColour, radiusAt, rowOf, stanceIn, topOf, type Stance } from '@aurantia/core/figure';
@@ -43,13 +45,6 @@ import { Turning } from './turning';
 const RULER = 58;
 /** ms without a change before flakes are dropped anew: of the areas, which are dragged, and of all else, which is typed */
 const QUIET = { areas: 350, typed: 100 };
-
-/** Edges as they are drawn over the cup, on a canvas so large, css pixels. */
-interface DrawnEdges {
-  readonly edges: CupEdges;
-  readonly size: { readonly width: number; readonly height: number };
-  readonly seen: CupSeen;
-}
 
 /** The cup, large and turning, with a ruler and the edges of its areas. */
 @Component({
@@ -62,6 +57,8 @@ interface DrawnEdges {
 export class CupView {
   private readonly flakes = inject(Flakes);
   private readonly painter = inject(Painter);
+  private readonly drawings = inject(Drawings);
+  private readonly light = inject(RoomLight);
   private readonly notices = inject(Notices);
   private readonly memory = inject(WorkshopMemory);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
@@ -116,14 +113,13 @@ export class CupView {
   });
   protected readonly rulerUnit = computed(() => (this.memory.units().length === 'mm' ? 'mm' : 'in'));
   private readonly marked = computed<Marked>(() => ({ area: this.chosen(), coat: this.piece() }));
-  private readonly edges = computed<CupEdges>(() => edgesOf(this.plan(), this.marked()));
-  private readonly drawnEdges = computed<DrawnEdges>(() => ({
-    edges: this.edges(),
-    size: this.size(),
-    seen: { stations: this.cup().stations, stance: this.stance(), turn: this.turn(), dots: this.dots },
+  private readonly edges = computed(() => edgeMarks(edgesOf(this.plan(), this.marked()), this.light.ink('--peel')));
+  private readonly drawnEdges = computed<Drawing>(() => ({
+    ...this.size(),
+    dots: this.dots,
+    wall: { how: 'cup', stations: this.cup().stations, stance: this.stance(), turn: this.turn() },
+    marks: this.edges(),
   }));
-  /** While a hand drags, the edges come a frame after all else that its step brings: together they would outlast one. */
-  private readonly edgesWished = new Subject<void>();
   protected readonly pieceNames = computed(() => pieceNames(this.plan(), this.cup().stations, this.stance(), this.turn()));
   protected readonly brackets = computed(() => {
     const area = this.plan().areas.areas.find(({ id }) => id === this.chosen());
@@ -183,13 +179,10 @@ export class CupView {
     });
     effect(() => this.draw());
     effect(() => {
-      const drawn = this.drawnEdges();
-      if (untracked(this.held)) this.edgesWished.next();
-      else this.drawEdges(drawn);
+      const canvas = this.lines().nativeElement;
+      this.drawings.draw(canvas, this.drawnEdges(), untracked(this.held));
+      canvas.dataset['painted'] = 'lines';
     });
-    this.edgesWished
-      .pipe(auditTime(0, animationFrameScheduler), takeUntilDestroyed())
-      .subscribe(() => this.drawEdges(this.drawnEdges()));
     effect(() => this.turnTo(this.marked(), this.front()));
   }
 
@@ -264,16 +257,6 @@ export class CupView {
         },
         error: (error: unknown) => this.notices.failed(error),
       });
-  }
-
-  private drawEdges({ edges, size: { width, height }, seen }: DrawnEdges): void {
-    const canvas = this.lines().nativeElement;
-    if (canvas.width !== width * this.dots || canvas.height !== height * this.dots) {
-      canvas.width = width * this.dots;
-      canvas.height = height * this.dots;
-    }
-    paintEdges(canvas, edges, seen);
-    canvas.dataset['painted'] = 'lines';
   }
 
   private draw(): void {

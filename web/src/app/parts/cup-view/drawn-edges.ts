@@ -1,6 +1,15 @@
 import { linesAround, middleOf, type Plan, type Region, type Station } from '@aurantia/core';
 import type { Stance } from '@aurantia/core/figure';
-import { seenAt, type CupEdges } from './cup-lines';
+import type { Mark } from '../../drawn/drawing';
+import { seenAt } from '../../drawn/seen-at';
+
+/** The areas whose edges are drawn on the cup. */
+export interface CupEdges {
+  readonly faint: readonly Region[];
+  /** pieces that nobody says the look of, or that one looks through */
+  readonly pieces: readonly Region[];
+  readonly chosen: Region | null;
+}
 
 /** What is marked on the cup: the pieces of a coat where one is open, else the area that is chosen. */
 export interface Marked {
@@ -31,6 +40,23 @@ export function edgesOf(plan: Plan, marked: Marked): CupEdges {
     pieces: plan.pieces.filter(({ hides, region }) => hides === null && region !== chosen).map(({ region }) => region),
     chosen,
   };
+}
+
+/** From so many pieces on, an edge isn’t dashed: the dashes would be all one saw. */
+const MANY = 8;
+
+/** Edges as they are drawn over a cup; the chosen one in the colour given. */
+export function edgeMarks({ faint, pieces, chosen }: CupEdges, peel: string): readonly Mark[] {
+  const mark = (region: Region, colour: string, width: number, dash: readonly number[]) => ({
+    region,
+    fill: null,
+    line: { colour, width, dash },
+  });
+  return [
+    ...faint.map((region) => mark(region, '#fffdf9', 1, [5, 4])),
+    ...pieces.map((region) => mark(region, '#fffdf9', 1.5, [])),
+    ...(chosen ? [mark(chosen, peel, 2, chosen.length > MANY ? [] : [6, 3])] : []),
+  ];
 }
 
 /** What turns to the front once it is marked: the first piece of a coat, or the middle of an area. */

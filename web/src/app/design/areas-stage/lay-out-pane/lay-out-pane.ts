@@ -19,6 +19,7 @@ import { BUTTONS } from '../../../parts/buttons';
 })
 export class LayOutPane {
   private readonly session = inject(DesignSession);
+  protected readonly held = this.session.moving;
   private readonly open = inject(OpenDesign);
   protected readonly moves = inject(AreaMoves);
   protected readonly design = this.open.design;

@@ -10,13 +10,13 @@ import {
   model,
   output,
   signal,
+  untracked,
   viewChild,
 } from '@angular/core';
 import {
   areaHandles,
   bandRegion,
   LEFT_OVER,
-  unrolling,
   type AreaHandle,
   type Design,
   type FlatPoint,
@@ -28,7 +28,10 @@ import { ticksUpTo } from '../../../parts/cup-view/ruler';
 import { RoomLight } from '../../../services/room-light';
 import { WorkshopMemory } from '../../../services/workshop';
 import { bubblesOf } from './wrap-bubbles';
-import { outlinePaths, paintWrap, type DrawnArea, type WrapPicture } from './wrap-picture';
+import type { Drawing } from '../../../drawn/drawing';
+import { flatOf, outlinePaths } from '../../../drawn/flat-outlines';
+import { Drawings } from '../../../services/drawings';
+import { wrapMarks, type DrawnArea } from './wrap-marks';
 import { Tip } from '../../../parts/tip';
 
 const LEFT = 56;
@@ -47,10 +50,13 @@ const BOTTOM = 34;
 export class WrapView {
   private readonly memory = inject(WorkshopMemory);
   private readonly light = inject(RoomLight);
+  private readonly drawings = inject(Drawings);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   readonly design = input.required<Design>();
   readonly plan = input.required<Plan>();
   readonly chosen = model.required<string | null>();
+  /** a hand is dragging */
+  readonly held = input(false);
   readonly moved = output<HandleMove>();
   readonly done = output();
 
@@ -59,7 +65,7 @@ export class WrapView {
   private readonly dots = Math.min(2, window.devicePixelRatio || 1);
   /** apart from the design, so that a moved area draws no wall anew */
   private readonly cup = computed(() => this.design().cup);
-  private readonly flat = computed(() => unrolling(this.cup().stations));
+  private readonly flat = computed(() => flatOf(this.cup().stations));
   protected readonly kind = computed(() => this.flat().kind);
   protected readonly scale = computed(() => {
     const { width, height } = this.size();
@@ -105,18 +111,21 @@ export class WrapView {
       })),
     ];
   });
-  private readonly picture = computed<WrapPicture>(() => ({
-    stations: this.cup().stations,
-    flat: this.flat(),
-    wall: this.wall(),
-    bare: this.bare(),
-    parts: this.parts(),
-    chosen:
-      this.plan()
-        .areas.areas.filter(({ id }) => id === this.chosen())
-        .map(({ id, own }) => ({ id, edge: own }))
-        .at(0) ?? null,
-  }));
+  private readonly chosenEdge = computed(() => {
+    const chosen = this.plan().areas.areas.find(({ id }) => id === this.chosen());
+    return chosen ? { id: chosen.id, edge: chosen.own } : null;
+  });
+  private readonly drawing = computed<Drawing>(() => {
+    const [left, top] = this.offset();
+    return {
+      ...this.size(),
+      dots: this.dots,
+      wall: { how: 'flat', stations: this.cup().stations, scale: this.scale(), left, top },
+      marks: wrapMarks({ wall: this.wall(), bare: this.bare(), parts: this.parts(), chosen: this.chosenEdge() }, (token) =>
+        this.light.ink(token),
+      ),
+    };
+  });
   protected readonly spoken = computed(
     () =>
       `The wall laid flat, seam at both sides: ${this.parts()
@@ -163,8 +172,7 @@ export class WrapView {
     watch.observe(this.host.nativeElement);
     inject(DestroyRef).onDestroy(() => watch.disconnect());
     effect(() => {
-      this.light.now();
-      this.paint();
+      if (this.size().width > 0) this.drawings.draw(this.canvas().nativeElement, this.drawing(), untracked(this.held));
     });
   }
 
@@ -181,24 +189,11 @@ export class WrapView {
     const context = this.canvas().nativeElement.getContext('2d');
     const [left, top] = this.offset();
     const [x, y] = [(offsetX - left) / this.scale(), (offsetY - top) / this.scale()];
-    const { stations, flat, parts } = this.picture();
+    const { stations } = this.cup();
     context?.setTransform(1, 0, 0, 1, 0, 0);
     const covers = ({ region }: DrawnArea) =>
-      outlinePaths(region, stations, flat).some((path) => context?.isPointInPath(path, x, y, 'evenodd'));
-    return parts.find(covers) ?? null;
-  }
-
-  private paint(): void {
-    const { width, height } = this.size();
-    const [left, top] = this.offset();
-    const [picture, scale] = [this.picture(), this.scale()];
-    const canvas = this.canvas().nativeElement;
-    if (width === 0) return;
-    if (canvas.width !== width * this.dots || canvas.height !== height * this.dots) {
-      canvas.width = width * this.dots;
-      canvas.height = height * this.dots;
-    }
-    paintWrap(canvas, picture, { scale, left, top }, this.dots);
+      outlinePaths(region, stations).some((path) => context?.isPointInPath(path, x, y, 'evenodd'));
+    return this.parts().find(covers) ?? null;
   }
 
   protected grabbed(): void {

@@ -1,49 +1,28 @@
 import { bandRegion, unrolling, type Region } from '@aurantia/core';
-import { paintWrap, type WrapPicture } from '../src/app/design/areas-stage/wrap-view/wrap-picture';
+import { wrapMarks, type WrapPicture } from '../src/app/design/areas-stage/wrap-view/wrap-marks';
+import { paintDrawing } from '../src/app/drawn/paint-drawing';
+import { notingCanvas } from './noting-canvas';
 
 const stations = [
   { height: 0, circumference: 220 },
   { height: 100, circumference: 260 },
 ];
-class Path {
-  readonly points: [number, number][] = [];
-  moveTo(x: number, y: number) {
-    this.points.push([x, y]);
-  }
-  lineTo(x: number, y: number) {
-    this.points.push([x, y]);
-  }
-  closePath() {
-    this.points.push(this.points[0]);
-  }
-}
 
 /** Paints a picture on a canvas that only notes what it was told. */
 function painted(picture: WrapPicture) {
-  Object.assign(globalThis, { Path2D: Path });
-  const done: { what: string; style: string; width: number; dash: readonly number[]; path: Path }[] = [];
-  let dash: readonly number[] = [];
-  const context = {
-    fillStyle: '',
-    strokeStyle: '',
-    lineWidth: 1,
-    fill: (path: Path) => done.push({ what: 'fill', style: context.fillStyle, width: 0, dash, path }),
-    stroke: (path: Path) => done.push({ what: 'stroke', style: context.strokeStyle, width: context.lineWidth, dash, path }),
-    setTransform: jest.fn(),
-    clearRect: jest.fn(),
-    setLineDash: (lengths: readonly number[]) => (dash = lengths),
-    createPattern: () => null,
-  };
-  const canvas = Object.assign(document.createElement('canvas'), { getContext: () => context });
-  canvas.style.setProperty('--peel', 'peel');
-  paintWrap(canvas, picture, { scale: 2, left: 10, top: 10 }, 1);
+  const { context, done } = notingCanvas();
+  paintDrawing(context, {
+    width: 300,
+    height: 200,
+    dots: 1,
+    wall: { how: 'flat', stations, scale: 2, left: 10, top: 10 },
+    marks: wrapMarks(picture, (token) => token.slice(2)),
+  });
   return done;
 }
 const low = bandRegion(0, 50);
 const cells: Region = Array.from({ length: 20 }, (_, i) => bandRegion(60, 70, i * 10, i * 10 + 5)[0]);
 const picture: WrapPicture = {
-  stations,
-  flat: unrolling(stations),
   wall: bandRegion(0, 100),
   bare: [],
   parts: [
@@ -59,7 +38,14 @@ test('every area is filled in its colour, at its place on the flat wall', () => 
   expect(fills.filter(({ style }) => style === 'gold')).toHaveLength(20);
   const flat = unrolling(stations);
   const [x, y] = flat.point(0, 50);
-  expect(fills[1].path.points).toContainEqual([expect.closeTo(x, 6), expect.closeTo(y, 6)]);
+  expect(fills[1].path?.points).toContainEqual([expect.closeTo(x, 6), expect.closeTo(y, 6)]);
+});
+
+test('what no area covers is filled faintly, the areas fully', () => {
+  const parts = [{ id: '', title: 'Left over', colour: 'clay', region: low }, ...picture.parts];
+  const fills = painted({ ...picture, parts }).filter(({ what }) => what === 'fill');
+  expect(fills.filter(({ style }) => style === 'clay').map(({ alpha }) => alpha)).toEqual([0.35]);
+  expect(fills.filter(({ style }) => style === 'plum').map(({ alpha }) => alpha)).toEqual([1]);
 });
 
 test('the chosen area’s edge lies over the rest; of many pieces it is thin and drawn once', () => {

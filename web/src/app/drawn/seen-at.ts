@@ -39,9 +39,6 @@ export function placeSeenAt(x: number, y: number, stations: readonly Station[], 
   return { angle: ((angle % 360) + 360) % 360, height };
 }
 
-/** From so many pieces on, an edge isn’t dashed: the dashes would be all one saw. */
-const MANY = 8;
-
 type WallLine = ReturnType<typeof wallLines>[number];
 /** Edges by region: a region never changes, but it is drawn for every step the cup turns. */
 const lines = new WeakMap<Region, { readonly stations: readonly Station[]; readonly lines: readonly WallLine[] }>();
@@ -72,49 +69,4 @@ export function linesSeen(
     }
   }
   return seen;
-}
-
-/** The areas whose edges are drawn on the cup. */
-export interface CupEdges {
-  readonly faint: readonly Region[];
-  /** pieces that nobody says the look of, or that one looks through */
-  readonly pieces: readonly Region[];
-  readonly chosen: Region | null;
-}
-
-/** A cup as it stands on a canvas of `dots` pixels a css pixel. */
-export interface CupSeen {
-  readonly stations: readonly Station[];
-  readonly stance: Stance;
-  readonly turn: number;
-  readonly dots: number;
-}
-
-/** Paints the edges of areas over a cup. */
-export function paintEdges(
-  canvas: HTMLCanvasElement,
-  { faint, pieces, chosen }: CupEdges,
-  { stations, stance, turn, dots }: CupSeen,
-): void {
-  const context = canvas.getContext('2d');
-  if (!context) return;
-  context.setTransform(1, 0, 0, 1, 0, 0);
-  context.clearRect(0, 0, canvas.width, canvas.height);
-  context.setTransform(dots, 0, 0, dots, 0, 0);
-  const draw = (region: Region, colour: string, width: number, dash: readonly number[]) => {
-    context.strokeStyle = colour;
-    context.lineWidth = width;
-    context.setLineDash([...dash]);
-    // Line by line: a browser draws many short lines far faster than one long one of many pieces.
-    for (const [start, ...rest] of linesSeen(region, stations, stance, turn)) {
-      context.beginPath();
-      context.moveTo(...start);
-      for (const point of rest) context.lineTo(...point);
-      context.stroke();
-    }
-  };
-  for (const region of faint) draw(region, '#fffdf9', 1, [5, 4]);
-  for (const region of pieces) draw(region, '#fffdf9', 1.5, []);
-  const peel = getComputedStyle(canvas).getPropertyValue('--peel').trim();
-  if (chosen) draw(chosen, peel, 2, chosen.length > MANY ? [] : [6, 3]);
 }

@@ -1,0 +1,17 @@
+import type { Region } from '@aurantia/core';
+import type { Drawing, Mark } from '../drawn/drawing';
+
+/** A mark whose region the worker knows by a number. */
+export type NumberedMark = Omit<Mark, 'region'> & { readonly region: number };
+
+/** What a page asks of the worker that draws walls. */
+export interface DrawingsRequest {
+  /** regions that weren't drawn before, by their numbers */
+  readonly come: readonly (readonly [number: number, region: Region])[];
+  /** numbers of those that nothing shows any more */
+  readonly go: readonly number[];
+  readonly drawing: Drawing<NumberedMark>;
+}
+
+/** That the worker is there, the picture, or that there is none. */
+export type DrawingsReply = 'here' | { readonly picture: ImageBitmap } | { readonly picture: null };
