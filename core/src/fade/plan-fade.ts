@@ -140,7 +140,7 @@ export function planFade(wish: FadeWish): FadePlan {
         kept: choice.kept,
         castOff: castOffOf(choice.kept, wish),
         bare: Math.exp(-choice.kept),
-        seen: choice.seen,
+        seen: hexOf(choice.spectrum),
         lab: choice.lab,
         before: otherPot(places[i].leg, places[i].share, wish.depth),
         base: { stop: wish.slots[i].stop, share: wish.slots[i].step === 0 ? 0 : places[i].share },

@@ -1,4 +1,4 @@
-import { deltaE2000, hexOf, labOf, type Lab, type Spectrum } from '../colour';
+import { deltaE2000, labOf, type Lab, type Spectrum } from '../colour';
 import { flakeRain, keptDepth, type Part } from '../glitter';
 import { tidy } from '../units';
 import { EVEN_ENOUGH, type FadeWish } from './fade-wish';
@@ -16,7 +16,7 @@ export interface PotChoice {
   readonly ofFrom: number;
   readonly ofTo: number;
   readonly lab: Lab;
-  readonly seen: string;
+  readonly spectrum: Spectrum;
   /** flakes deep that stay, all passes */
   readonly kept: number;
   /** share of the full depth it is meant to have */
@@ -40,10 +40,10 @@ export function looksOf(
   area: number,
   under: Spectrum,
   wish: FadeWish,
-): Pick<PotChoice, 'lab' | 'seen' | 'kept'> {
+): Pick<PotChoice, 'lab' | 'spectrum' | 'kept'> {
   const kept = keptOf(faceOf(parts) / area, wish);
   const spectrum = flakeRain(parts, kept, under);
-  return { lab: labOf(spectrum), seen: hexOf(spectrum), kept };
+  return { lab: labOf(spectrum), spectrum, kept };
 }
 
 /** Spoons either way of the split, or of a thinner amount, that are tried. */

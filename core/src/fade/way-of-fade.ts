@@ -9,7 +9,9 @@ import type { PotSlot } from './pot-slots';
 /** A mix's parts scaled to so many ml. */
 export const measured = ({ parts }: FadeMix, ml: number): readonly (Part & FadeMix['parts'][number])[] => {
   const total = parts.reduce((sum, part) => sum + part.ml, 0);
-  return ml === 0 ? [] : parts.map((part) => ({ ...part, ml: (part.ml * ml) / total }));
+  if (ml === 0) return [];
+  // Field by field: thousands are made for each step of a stop that is dragged.
+  return parts.map(({ item, name, glitter, finish, ml: part }) => ({ item, name, glitter, finish, ml: (part * ml) / total }));
 };
 
 /** Parts that come from several mixes, each jar once. */

@@ -15,7 +15,7 @@ export function potMarks(fade: PlannedFade, stations: readonly Station[], stance
     stretches.map(({ from, to }) => ({
       name: `pot ${pot + 1}${noteOf(fade, pot)}`,
       x: stance.axis + radiusAt(stations, (from + to) / 2) * stance.scale + 8,
-      y: rowOf(stance, (from + to) / 2) + 4,
+      y: rowOf(stance, (from + to) / 2),
     })),
   );
 }
