@@ -56,21 +56,37 @@ test('at rest a wall is drawn at once, and while a hand drags as long as the wor
   expect(SlowHand.latest.asked).toEqual([]);
 });
 
-test('while a hand drags the worker draws: the newest of what waits, each region sent once and let go when nothing shows it', () => {
+test('while a hand drags the worker draws: a few at a time, then the newest of what waits', () => {
   here();
   const { canvas, done } = notingCanvas();
-  for (const upper of [high, bandRegion(50, 85), higher]) drawings.draw(canvas, drawing(low, upper), true);
-  hang('first');
-  expect(done.map(({ what, style }) => `${what} ${style}`)).toEqual(['picture first']);
-  hang('last');
-  expect(done.map(({ style }) => style)).toEqual(['last']);
-  expect(close).toHaveBeenCalledTimes(2);
-  const [first, last, ...more] = SlowHand.latest.asked;
-  expect(more).toEqual([]);
+  const regions = Array.from({ length: 7 }, (_, i) => bandRegion(50, 80 + i));
+  for (const upper of regions) drawings.draw(canvas, drawing(low, upper), true);
+  expect(SlowHand.latest.asked).toHaveLength(4);
+  for (const name of ['first', 'second', 'third', 'fourth', 'last']) {
+    hang(name);
+    expect(done.map(({ what, style }) => `${what} ${style}`)).toEqual([`picture ${name}`]);
+  }
+  expect(close).toHaveBeenCalledTimes(5);
+  expect(SlowHand.latest.asked.flatMap(({ come }) => come.map(([, region]) => region))).toEqual([
+    low,
+    ...regions.slice(0, 4),
+    regions[6],
+  ]);
+});
+
+test('a region is sent once, and let go when nothing shows it any more', () => {
+  here();
+  const { canvas } = notingCanvas();
+  for (const upper of [high, higher, higher]) {
+    drawings.draw(canvas, drawing(low, upper), true);
+    hang('it');
+  }
+  const [first, second, third] = SlowHand.latest.asked;
   expect(first.come.map(([, region]) => region)).toEqual([low, high]);
-  expect(last.come.map(([, region]) => region)).toEqual([higher]);
-  expect(last.go).toEqual([first.come[1][0]]);
-  expect(last.drawing.marks.map(({ region }) => region)).toEqual([first.come[0][0], last.come[0][0]]);
+  expect(second.come.map(([, region]) => region)).toEqual([higher]);
+  expect(second.go).toEqual([first.come[1][0]]);
+  expect(second.drawing.marks.map(({ region }) => region)).toEqual([first.come[0][0], second.come[0][0]]);
+  expect([third.come, third.go]).toEqual([[], []]);
 });
 
 test('what another canvas shows stays with the worker, until that canvas is gone', () => {

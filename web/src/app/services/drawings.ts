@@ -5,7 +5,7 @@ import { paintDrawing } from '../drawn/paint-drawing';
 import { onceItIsQuiet } from '../once-it-is-quiet';
 import type { DrawingsReply, DrawingsRequest } from '../workers/drawings-request';
 import { newDrawingsWorker } from '../workers/new-worker';
-import { OneAtATime } from './one-at-a-time';
+import { WishLine } from './wish-line';
 import { SentRegions } from './sent-regions';
 
 interface Job {
@@ -20,12 +20,18 @@ interface Page {
   readonly complete: () => void;
 }
 
+/**
+ * Two of each of the two canvases that a drag changes: while one picture comes back the next is drawn, as a page busy with a
+ * step takes it only once the next step has begun.
+ */
+const UNDER_WAY = 4;
+
 /** Has walls drawn: at once, or off the page's thread while a hand drags, when all of a step has to fit into a frame. */
 @Injectable({ providedIn: 'root' })
 export class Drawings {
   /** null until it has come, and where it can't: what is drawn is drawn here then */
   private worker: Worker | null = null;
-  private readonly line = new OneAtATime<Job>((job) => this.begin(job));
+  private readonly line = new WishLine<Job>((job) => this.begin(job), UNDER_WAY);
   private readonly sent = new SentRegions();
   /** canvases whose pictures under way are still wanted, by how often they were taken back */
   private readonly round = new WeakMap<HTMLCanvasElement, number>();
@@ -73,7 +79,7 @@ export class Drawings {
       event.preventDefault();
       worker.terminate();
       this.worker = null;
-      this.line.done((page) => page.hang(null));
+      while (this.line.now()) this.line.done((page) => page.hang(null));
     };
   }
 }

@@ -3,7 +3,7 @@ import type { FlakeField } from '@aurantia/core';
 import { Observable, type Subscriber } from 'rxjs';
 import { STOP, type FlakeReply, type FlakeRequest } from '../workers/flake-request';
 import { newFlakeWorker, workerFailed, type FlakeCrew } from '../workers/new-worker';
-import { OneAtATime, type PageWish } from './one-at-a-time';
+import { WishLine, type PageWish } from './wish-line';
 
 interface Job extends PageWish {
   readonly request: FlakeRequest;
@@ -14,7 +14,7 @@ interface Job extends PageWish {
 @Injectable({ providedIn: 'root' })
 export class Flakes {
   private worker: FlakeCrew | null = null;
-  private readonly line = new OneAtATime<Job>((job) => this.begin(job));
+  private readonly line = new WishLine<Job>((job) => this.begin(job));
 
   /** Emits a large picture coarse at first, and the picture once all flakes lie. Unsubscribing takes the wish back, or stops the work on it. */
   picture(slot: string, request: FlakeRequest): Observable<FlakeField> {

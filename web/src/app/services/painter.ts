@@ -5,7 +5,7 @@ import { Observable, type Subscriber } from 'rxjs';
 import { onceItIsQuiet } from '../once-it-is-quiet';
 import { newPainterWorker, workerFailed } from '../workers/new-worker';
 import type { PaintedSubject, PainterReply, PainterRequest } from '../workers/painter-request';
-import { OneAtATime, type PageWish } from './one-at-a-time';
+import { WishLine, type PageWish } from './wish-line';
 
 interface Job extends PageWish {
   readonly subject: PaintedSubject;
@@ -17,7 +17,7 @@ interface Job extends PageWish {
 @Injectable({ providedIn: 'root' })
 export class Painter {
   private worker: Worker | null = null;
-  private readonly line = new OneAtATime<Job>((job) => this.begin(job));
+  private readonly line = new WishLine<Job>((job) => this.begin(job));
   /** what the worker was given last, and keeps */
   private known: PaintedSubject | null = null;
 

@@ -5,12 +5,18 @@ export interface PageWish {
 }
 
 /** Wishes that a worker meets one after the other, in order. One that a newer one of its slot replaces while it waits gives nothing. */
-export class OneAtATime<Wish extends PageWish> {
+export class WishLine<Wish extends PageWish> {
   private waiting: readonly Wish[] = [];
-  private met: Wish | null = null;
+  private met: readonly Wish[] = [];
 
-  /** @param meet begins to meet a wish; `done` has to be called once it is */
-  constructor(private readonly meet: (wish: Wish) => void) {}
+  /**
+   * @param meet begins to meet a wish; `done` has to be called once it is
+   * @param most so many are given to the worker before the first is met
+   */
+  constructor(
+    private readonly meet: (wish: Wish) => void,
+    private readonly most = 1,
+  ) {}
 
   add(wish: Wish): void {
     const older = this.waiting.filter(({ slot }) => slot === wish.slot);
@@ -19,31 +25,32 @@ export class OneAtATime<Wish extends PageWish> {
     this.next();
   }
 
-  /** @returns whether it is the one that is being met, which goes on */
+  /** @returns whether it is being met, which goes on */
   takeBack(wish: Wish): boolean {
     this.waiting = this.waiting.filter((one) => one !== wish);
-    return this.met === wish;
+    return this.met.includes(wish);
   }
 
-  /** @param tell says to the page what came of the wish, before the next is begun; of none where none is met */
+  /** @param tell says to the page what came of the wish that was given first, before the next is begun; of none where none is met */
   done(tell: (page: Wish['page']) => void): void {
-    const met = this.met;
-    this.met = null;
-    if (met) tell(met.page);
+    const [first, ...others] = this.met;
+    this.met = others;
+    if (first) tell(first.page);
     this.next();
   }
 
   /** The one that is being met, if any is. */
   now(): Wish | null {
-    return this.met;
+    return this.met.at(0) ?? null;
   }
 
   private next(): void {
-    if (this.met) return;
+    if (this.met.length >= this.most) return;
     const [first, ...rest] = this.waiting;
     if (!first) return;
     this.waiting = rest;
-    this.met = first;
+    this.met = [...this.met, first];
     this.meet(first);
+    this.next();
   }
 }
