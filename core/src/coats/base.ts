@@ -45,13 +45,11 @@ export const base: CoatKind<'base'> = {
         // Specks lie over what is there; seen from across a table they are a film that hides their share of it.
         if (misted && !blended)
           return {
-            ...ground,
             spectrum: context.light.over(misted, ground.spectrum),
             look: [...ground.look, filmLook(misted)],
             thickness,
           };
         return {
-          ...ground,
           spectrum: blended?.spectrum ?? colour ?? ground.spectrum,
           look: blended ? [groundLook(blended.colour)] : paint ? [groundLook(paint.colour)] : ground.look,
           thickness,

@@ -28,7 +28,6 @@ export const glitter: CoatKind<'glitter'> = {
         const { blend, kept } = held.get(place) ?? { blend: null, kept: 0 };
         if (!blend || kept === 0) return ground;
         return {
-          ...ground,
           spectrum: context.light.rain(blend.parts, kept, ground.spectrum),
           look: [...ground.look, flakesLook(blend.parts, blend.finishes, kept)],
           glue: null,

@@ -30,7 +30,6 @@ export const glue: CoatKind<'glue'> = {
       : 'stays sticky for hours';
     return {
       grounds: changedGrounds(grounds, places, (ground) => ({
-        ...ground,
         glue: item ? { way: item.way, hold: item.hold, unsure: holdSpread(item), open: open?.[1] ?? null } : null,
         thickness: ground.thickness + (facts?.film ?? 0),
       })),

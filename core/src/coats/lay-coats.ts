@@ -104,7 +104,7 @@ function overGloss(grounds: Grounds, before: Grounds): Grounds {
   const dulled = Object.keys(grounds).filter(
     (place) => grounds[place].glossy && grounds[place].spectrum !== before[place].spectrum,
   );
-  return dulled.length === 0 ? grounds : changedGrounds(grounds, dulled, (ground) => ({ ...ground, glossy: false }));
+  return dulled.length === 0 ? grounds : changedGrounds(grounds, dulled, () => ({ glossy: false }));
 }
 
 /** Most coats change no colour: then what was seen before is seen still. */

@@ -10,7 +10,7 @@ export const mask: CoatKind<'mask'> = {
   lay(coat, grounds, context) {
     const places = placesOf(coat, context);
     return {
-      grounds: changedGrounds(grounds, places, (ground) => ({ ...ground, masked: true })),
+      grounds: changedGrounds(grounds, places, () => ({ masked: true })),
       body: bodyOf({
         title: 'Mask on',
         where: whereText(coat, context),

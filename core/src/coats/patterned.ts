@@ -28,7 +28,6 @@ export const patterned = (
     // Nothing of it comes so high up.
     if (films.every((film, i) => film === null || shares[i] === 0)) return ground;
     return {
-      ...ground,
       spectrum: mixSpectra(
         films.map((film) => (film === null ? ground.spectrum : light.over(film, ground.spectrum))),
         shares,

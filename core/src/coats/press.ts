@@ -12,7 +12,6 @@ export const press: CoatKind<'press'> = {
     const places = openPlacesOf(coat, context);
     return {
       grounds: changedGrounds(grounds, places, (ground) => ({
-        ...ground,
         unpressed: 0,
         bed: ground.bed && { ...ground.bed, pressed: true },
       })),

@@ -58,7 +58,6 @@ export function rawFill(grounds: Grounds, places: readonly string[], context: Co
 
 export const underResin = (grounds: Grounds, places: readonly string[], thickness: number): Grounds =>
   changedGrounds(grounds, places, (ground) => ({
-    ...ground,
     glue: null,
     rawMicrons: 0,
     sealed: false,

@@ -10,7 +10,7 @@ export const rest: CoatKind<'rest'> = {
   start: () => ({ kind: 'rest', note: '', hours: 72 }),
   lay: (coat, grounds, { settings, next }) => ({
     // Glue that was soft has dried by then.
-    grounds: changedGrounds(grounds, Object.keys(grounds), (ground) => (ground.glue ? { ...ground, glue: null } : ground)),
+    grounds: changedGrounds(grounds, Object.keys(grounds), (ground) => (ground.glue ? { glue: null } : ground)),
     body: bodyOf({
       title: next === null ? 'Rest until cured through' : 'Rest',
       does: 'Leave the cup standing, dust-free and at an even temperature.',

@@ -13,7 +13,7 @@ export const seal: CoatKind<'seal'> = {
   lay(coat, grounds, context) {
     const places = placesOf(coat, context);
     return {
-      grounds: changedGrounds(grounds, places, (ground) => ({ ...ground, glue: null, sealed: true, loose: false })),
+      grounds: changedGrounds(grounds, places, () => ({ glue: null, sealed: true, loose: false })),
       body: bodyOf({
         title: coat.passes === 1 ? 'Clear seal' : `Clear seal, ${coat.passes} light coats`,
         where: whereText(coat, context),

@@ -27,7 +27,6 @@ export const sprinkle: CoatKind<'sprinkle'> = {
     return {
       grounds: jar
         ? changedGrounds(grounds, places, (ground) => ({
-            ...ground,
             spectrum: context.light.rain(parts, depth, ground.spectrum),
             look: [...ground.look, flakesLook(parts, [jar.finish], depth)],
             stuckBy: ground.glue?.way ?? ground.stuckBy,

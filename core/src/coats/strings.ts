@@ -133,7 +133,6 @@ function seenThrough(grounds: Grounds, places: readonly string[], laid: LaidStri
   const films = laid.pots.map(({ ink, load }, i) => context.light.tint(ink, load, thick[i]));
   const more = (10 * laid.pots.reduce((sum, { ml }) => sum + ml, 0)) / wall;
   return changedGrounds(grounds, places, (ground) => ({
-    ...ground,
     spectrum: partly(ground.spectrum, laid.covers, ...films),
     thickness: ground.thickness + more,
   }));

@@ -18,7 +18,6 @@ export const underFilm = (
   film === null
     ? grounds
     : changedGrounds(grounds, places, (ground) => ({
-        ...ground,
         spectrum: light.over(film, ground.spectrum),
         look: [...ground.look, filmLook(film)],
         ...change(ground),

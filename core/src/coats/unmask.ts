@@ -12,7 +12,7 @@ export const unmask: CoatKind<'unmask'> = {
     const places = everyPlaceOf(coat, context).filter((place) => grounds[place].masked);
     const wet = context.settings.unmasking === 'while wet';
     return {
-      grounds: changedGrounds(grounds, places, (ground) => ({ ...ground, masked: false })),
+      grounds: changedGrounds(grounds, places, () => ({ masked: false })),
       setting: context.setting,
       body: bodyOf({
         title: 'Mask off',

@@ -57,7 +57,7 @@ export function slicesOfFade(fade: FadePlaces, area: Area, planned: PlannedArea,
       id: potId(planned.id, i),
       name: `${planned.name}, pot ${i + 1}`,
       slot,
-      ...stretchOf(planned, { of: area, cup, way, turns, from, to }),
+      ...stretchOf(planned, { from, to, of: area, cup, way, turns }),
       along: (to - from) * course.length,
       stretches: stretchesOf(course, slot, strewnOver(slot, fade, course)),
     };
@@ -70,7 +70,7 @@ export function strewnAreas(fade: FadePlaces, area: Area, planned: PlannedArea, 
   const { way, turns } = fade;
   return potSlots(fade.stops, fade.pots).map((slot) => {
     const { from, to } = strewnOver(slot, fade, course);
-    return Math.max(NEXT_TO_NOTHING, stretchOf(planned, { of: area, cup, way, turns, from, to }).area);
+    return Math.max(NEXT_TO_NOTHING, stretchOf(planned, { from, to, of: area, cup, way, turns }).area);
   });
 }
 
