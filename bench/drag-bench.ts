@@ -119,7 +119,7 @@ interface Stepped {
   readonly frames: readonly number[];
 }
 
-/** Draws it to and fro; the pointer moves once a frame, as a hand does. */
+/** Draws it to and fro, and back to where it was; the pointer moves once a frame, as a hand does. */
 function stepped(browser: Browser, knob: string, way: Drag['way']): Promise<Stepped> {
   return browser.executeAsyncScript<Stepped>(
     `
@@ -144,7 +144,7 @@ function stepped(browser: Browser, knob: string, way: Drag['way']): Promise<Step
       setTimeout(() => {
         steps.push(performance.now() - start);
         if (steps.length < count && performance.now() - begun < 20000) requestAnimationFrame(step);
-        else { at('pointerup', 0.5); done({ steps, frames }); }
+        else { at('pointermove', 0); at('pointerup', 0); done({ steps, frames }); }
       }, 0);
     };
     requestAnimationFrame(step);
