@@ -9,6 +9,13 @@ const regions = new Map<number, Region>();
 // What comes from the page is a fresh copy each time; outlines are remembered by the wall they lie on.
 let wall: { readonly text: string; readonly stations: readonly Station[] } = { text: '', stations: [] };
 
+function regionOf(number: number): Region {
+  const region = regions.get(number);
+  // The page takes a failure for what it is, and draws by itself.
+  if (!region) throw new Error(`Region ${number} was never sent.`);
+  return region;
+}
+
 const reply = (what: DrawingsReply, transfer: Transferable[] = []) => postMessage(what, { transfer });
 
 /** Draws walls while a hand drags: on the page's thread it would outlast a frame. */
@@ -21,7 +28,7 @@ addEventListener('message', ({ data: { come, go, drawing } }: MessageEvent<Drawi
   paintDrawing(context, {
     ...drawing,
     wall: { ...drawing.wall, stations: wall.stations },
-    marks: drawing.marks.map((mark) => ({ ...mark, region: regions.get(mark.region) ?? [] })),
+    marks: drawing.marks.map((mark) => ({ ...mark, region: regionOf(mark.region) })),
   } satisfies Drawing);
   const picture = context.canvas.transferToImageBitmap();
   reply({ picture }, [picture]);
