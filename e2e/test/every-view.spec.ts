@@ -97,6 +97,11 @@ describe('each view passes axe and fits its window', () => {
     await press(browser, 'More for Copper Eaves');
     await reads(browser, 'Copy', '.mat-mdc-menu-panel');
     expect(await violations(browser)).toEqual([]);
+    const over = () => browser.findElements(By.css('[role=region][aria-label="Opened over the page"]'));
+    expect(await over()).toHaveLength(1);
+    await browser.actions().sendKeys(Key.ESCAPE).perform();
+    await browser.wait(async () => (await over()).length === 0, PATIENCE, 'an empty region stays');
+    expect(await violations(browser)).toEqual([]);
     await go('/designs/copper-eaves/colour', 'By the eye');
     await (await see(browser, 'mat-select')).click();
     await see(browser, '.mat-mdc-select-panel mat-option');
