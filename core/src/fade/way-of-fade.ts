@@ -10,7 +10,7 @@ import type { PotSlot } from './pot-slots';
 export const measured = ({ parts }: FadeMix, ml: number): readonly (Part & FadeMix['parts'][number])[] => {
   const total = parts.reduce((sum, part) => sum + part.ml, 0);
   if (ml === 0) return [];
-  // Field by field: thousands are made for each step of a stop that is dragged.
+  // Field by field: hundreds are made at each step of a stop that is dragged.
   return parts.map(({ item, name, glitter, finish, ml: part }) => ({ item, name, glitter, finish, ml: (part * ml) / total }));
 };
 

@@ -1,12 +1,8 @@
 import type { Card } from '@aurantia/core';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
+import { INK, LINE, PEEL, SOFT } from '../pdf/page-inks';
 import { pdfOf } from '../pdf/pdf-maker';
 import { largestOnOnePage } from './largest-on-one-page';
-
-const INK = '#2A1B2E';
-const SOFT = '#6B5A66';
-const PEEL = '#C2470F';
-const LINE = '#E6DAC8';
 
 /** Type sizes that are tried, pt: the largest that keeps the card on one page. Smaller can't be read at a bench. */
 const SIZES = [8.6, 8.35, 8.1, 7.85, 7.6, 7.35, 7.1, 6.9, 6.7];

@@ -1,11 +1,8 @@
 import type { LogLine, MakeSheet, SheetCoat } from '@aurantia/core/make';
 import type { Content, TableCell } from 'pdfmake/interfaces';
+import { numberedPages } from '../pdf/numbered-pages';
+import { INK, LINE, PEEL, SOFT } from '../pdf/page-inks';
 import { pdfOf } from '../pdf/pdf-maker';
-
-const INK = '#2A1B2E';
-const SOFT = '#6B5A66';
-const PEEL = '#C2470F';
-const LINE = '#E6DAC8';
 
 /** Photos that are printed, the latest, side by side; pt. */
 const PHOTOS = 6;
@@ -42,17 +39,8 @@ const stands: Readonly<Record<SheetCoat['state'], string>> = {
  */
 export function makePdf(sheet: MakeSheet, photos: readonly Uint8Array[], paper: 'A4' | 'Letter'): Promise<Buffer> {
   return pdfOf({
-    pageSize: paper === 'A4' ? 'A4' : 'LETTER',
-    pageMargins: [34, 28, 34, 32],
-    info: { title: `${sheet.title}, ${sheet.called}` },
+    ...numberedPages(`${sheet.title}, ${sheet.called}`, paper),
     defaultStyle: { font: 'Figtree', fontSize: 8.6, color: INK, lineHeight: 1.1 },
-    footer: (page, count) => ({
-      text: `${sheet.title}, ${sheet.called}, page ${page} of ${count}`,
-      alignment: 'right',
-      margin: [34, 8],
-      color: SOFT,
-      fontSize: 8,
-    }),
     content: [
       {
         text: [

@@ -1,11 +1,8 @@
 import type { SheetLine } from '@aurantia/core/week';
 import type { Content, TableCell } from 'pdfmake/interfaces';
+import { numberedPages } from '../pdf/numbered-pages';
+import { INK, LINE, PEEL, SOFT } from '../pdf/page-inks';
 import { pdfOf } from '../pdf/pdf-maker';
-
-const INK = '#2A1B2E';
-const SOFT = '#6B5A66';
-const PEEL = '#C2470F';
-const LINE = '#E6DAC8';
 
 export interface DayAsked {
   readonly workshop: string;
@@ -22,17 +19,8 @@ export function sheetOfDay({ workshop, day, lines, paper }: DayAsked): Promise<B
   );
   const empty: Content = { text: 'Nothing is planned for this day.', margin: [0, 12] };
   return pdfOf({
-    pageSize: paper === 'A4' ? 'A4' : 'LETTER',
-    pageMargins: [34, 28, 34, 32],
-    info: { title },
+    ...numberedPages(title, paper),
     defaultStyle: { font: 'Figtree', fontSize: 9.5, color: INK, lineHeight: 1.15 },
-    footer: (page, count) => ({
-      text: `${title}, page ${page} of ${count}`,
-      alignment: 'right',
-      margin: [34, 8],
-      color: SOFT,
-      fontSize: 8,
-    }),
     content: [
       {
         text: [

@@ -22,7 +22,7 @@ export class RoomLight {
     return this.darkComputer() ? 'evening' : 'day';
   });
 
-  private inks: { readonly light: 'day' | 'evening' | null; readonly known: Map<string, string> } = {
+  private tokens: { readonly light: 'day' | 'evening' | null; readonly known: Map<string, string> } = {
     light: null,
     known: new Map(),
   };
@@ -40,22 +40,22 @@ export class RoomLight {
     until.onDestroy(() => this.lamp.set(false));
   }
 
-  /** A colour of the screens by the name of its token, for what is drawn on a canvas; follows the light. */
-  ink(token: `--${string}`): string {
+  /** What a token of the screens holds, as `--peel` a colour, for what is drawn on a canvas; follows the light. */
+  token(name: string): string {
     const light = this.now();
-    if (this.inks.light !== light) {
+    if (this.tokens.light !== light) {
+      // What is drawn anew by another light reads its colours at once, before the page has it by itself.
       this.root.dataset['light'] = light;
-      this.inks = { light, known: new Map() };
+      this.tokens = { light, known: new Map() };
     }
     // Asking the page makes it work out its styles: too long for each step of a drag.
-    const known = this.inks.known.get(token) ?? getComputedStyle(this.root).getPropertyValue(token).trim();
-    if (known !== '') this.inks.known.set(token, known);
+    const known = this.tokens.known.get(name) ?? getComputedStyle(this.root).getPropertyValue(name).trim();
+    if (known !== '') this.tokens.known.set(name, known);
     return known;
   }
 
   choose(wish: LightWish): void {
     this.wish.set(wish);
-    // What is drawn anew by this change reads its colours from the page at once.
     this.root.dataset['light'] = this.now();
     keepHere(KEY, wish);
   }

@@ -13,5 +13,5 @@ export interface DrawingsRequest {
   readonly drawing: Drawing<NumberedMark>;
 }
 
-/** That the worker is there, the picture, or that there is none. */
-export type DrawingsReply = 'here' | { readonly picture: ImageBitmap } | { readonly picture: null };
+/** That the worker is there, or the picture; one that fails says nothing, and the page draws. */
+export type DrawingsReply = 'here' | { readonly picture: ImageBitmap };

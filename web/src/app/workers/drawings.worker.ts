@@ -4,14 +4,20 @@ import type { Drawing } from '../drawn/drawing';
 import { paintDrawing } from '../drawn/paint-drawing';
 import type { DrawingsReply, DrawingsRequest } from './drawings-request';
 
-const context = new OffscreenCanvas(1, 1).getContext('2d');
+/** Nothing here is caught: the page takes a failure for what it is, and draws by itself. */
+function surface(): OffscreenCanvasRenderingContext2D {
+  const context = new OffscreenCanvas(1, 1).getContext('2d');
+  if (!context) throw new Error('Nothing can be drawn off the page’s thread here.');
+  return context;
+}
+
+const context = surface();
 const regions = new Map<number, Region>();
 // What comes from the page is a fresh copy each time; outlines are remembered by the wall they lie on.
 let wall: { readonly text: string; readonly stations: readonly Station[] } = { text: '', stations: [] };
 
 function regionOf(number: number): Region {
   const region = regions.get(number);
-  // The page takes a failure for what it is, and draws by itself.
   if (!region) throw new Error(`Region ${number} was never sent.`);
   return region;
 }
@@ -24,7 +30,6 @@ addEventListener('message', ({ data: { come, go, drawing } }: MessageEvent<Drawi
   for (const number of go) regions.delete(number);
   const text = JSON.stringify(drawing.wall.stations);
   if (text !== wall.text) wall = { text, stations: drawing.wall.stations };
-  if (!context) return reply({ picture: null });
   paintDrawing(context, {
     ...drawing,
     wall: { ...drawing.wall, stations: wall.stations },

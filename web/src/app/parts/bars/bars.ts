@@ -126,18 +126,15 @@ export class BarsChart {
   );
   private chart: Chart<'bar', number[], string> | null = null;
 
+  private readonly light = inject(RoomLight);
+
   constructor() {
-    const light = inject(RoomLight);
-    effect(() => {
-      light.now();
-      this.draw(this.bars());
-    });
+    effect(() => this.draw(this.bars()));
     inject(DestroyRef).onDestroy(() => this.chart?.destroy());
   }
 
   private draw({ names, parts, told, along }: Bars): void {
-    const token = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
-    const [soft, line, ink] = ['--soft', '--line', '--ink'].map(token);
+    const [soft, line, ink] = ['--soft', '--line', '--ink'].map((name) => this.light.token(name));
     const data = {
       labels: names.map(short),
       datasets: parts.map(({ name, values }, at) => {
@@ -145,8 +142,8 @@ export class BarsChart {
         return {
           label: name,
           data: [...values],
-          backgroundColor: hatched(token(look.token), token('--sheet'), look.gap),
-          borderColor: token('--sheet'),
+          backgroundColor: hatched(this.light.token(look.token), this.light.token('--sheet'), look.gap),
+          borderColor: this.light.token('--sheet'),
           borderWidth: 1,
           barThickness: 16,
         };
@@ -158,7 +155,7 @@ export class BarsChart {
       animation: false as const,
       maintainAspectRatio: false,
       responsive: true,
-      font: { family: token('--text') },
+      font: { family: this.light.token('--text') },
       scales: {
         x: {
           stacked: true,

@@ -113,7 +113,7 @@ export class CupView {
   });
   protected readonly rulerUnit = computed(() => (this.memory.units().length === 'mm' ? 'mm' : 'in'));
   private readonly marked = computed<Marked>(() => ({ area: this.chosen(), coat: this.piece() }));
-  private readonly edges = computed(() => edgeMarks(edgesOf(this.plan(), this.marked()), this.light.ink('--peel')));
+  private readonly edges = computed(() => edgeMarks(edgesOf(this.plan(), this.marked()), this.light.token('--peel')));
   private readonly drawnEdges = computed<Drawing>(() => ({
     ...this.size(),
     dots: this.dots,

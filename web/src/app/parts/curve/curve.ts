@@ -117,11 +117,12 @@ export class CurveChart {
   protected readonly outlines = ['M0-5L5 0L0 5L-5 0Z', 'M0-5L5 4L-5 4Z', 'M-4 0a4 4 0 1 0 8 0a4 4 0 1 0-8 0Z'];
   private chart: Chart<'line', CurvePoint[]> | null = null;
 
+  private readonly light = inject(RoomLight);
+
   constructor() {
-    const light = inject(RoomLight);
     // A curve takes as long to draw as all else that an amount changes: it comes in a turn of its own, the latest one.
     effect((onCleanup) => {
-      light.now();
+      this.light.now();
       const curve = this.curve();
       const turn = requestIdleCallback(() => this.draw(curve), { timeout: LATEST });
       onCleanup(() => cancelIdleCallback(turn));
@@ -136,8 +137,9 @@ export class CurveChart {
   }
 
   private draw({ along, up, points, band = [], marks, told, axis: short, top, bottom, steps, limit }: Curve): void {
-    const token = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
-    const [peel, wash, soft, line, sheet] = ['--peel', '--peel-wash', '--soft', '--line', '--sheet'].map(token);
+    const [peel, wash, soft, line, sheet] = ['--peel', '--peel-wash', '--soft', '--line', '--sheet'].map((name) =>
+      this.light.token(name),
+    );
     const axis = (title: string, tell: (value: number) => string, max?: number, min?: number) => ({
       type: 'linear' as const,
       beginAtZero: true,
@@ -200,7 +202,7 @@ export class CurveChart {
       animation: false,
       maintainAspectRatio: false,
       responsive: true,
-      font: { family: token('--text') },
+      font: { family: this.light.token('--text') },
       scales,
     } as const;
     if (this.chart) {

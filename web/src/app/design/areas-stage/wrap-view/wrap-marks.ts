@@ -25,7 +25,7 @@ export interface WrapPicture {
 }
 
 /** The wall laid flat as it is drawn: areas in their colours, what stays bare hatched, and the chosen one's edge over the rest. */
-export function wrapMarks({ wall, bare, parts, chosen }: WrapPicture, ink: (token: `--${string}`) => string): readonly Mark[] {
+export function wrapMarks({ wall, bare, parts, chosen }: WrapPicture, ink: (token: string) => string): readonly Mark[] {
   const many = linesAround(chosen?.edge ?? []) > MANY;
   return [
     { region: wall, fill: { colour: ink('--sheet'), alpha: 1 }, line: null },

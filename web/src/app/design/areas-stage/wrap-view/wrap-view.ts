@@ -121,8 +121,8 @@ export class WrapView {
       ...this.size(),
       dots: this.dots,
       wall: { how: 'flat', stations: this.cup().stations, scale: this.scale(), left, top },
-      marks: wrapMarks({ wall: this.wall(), bare: this.bare(), parts: this.parts(), chosen: this.chosenEdge() }, (token) =>
-        this.light.ink(token),
+      marks: wrapMarks({ wall: this.wall(), bare: this.bare(), parts: this.parts(), chosen: this.chosenEdge() }, (name) =>
+        this.light.token(name),
       ),
     };
   });
