@@ -29,9 +29,20 @@ jest.mock('../src/app/workers/new-worker', () => ({
   workerFailed: ({ message }: { message: string }) => message,
 }));
 
-const plan = fieldPlanOf(planOf(design, { settings: defaultSettings, shelf: [...shelf] }));
+const planned = (of: typeof design) => fieldPlanOf(planOf(of, { settings: defaultSettings, shelf: [...shelf] }));
+const plan = planned(design);
 const swatch = (area: string) => ({ what: 'swatch' as const, plan, area, side: 10, pixelsPerMm: 4 });
-const field = (done: number) => ({ width: 1, height: 1, bareShare: null, flakes: 0, done }) as FlakeField;
+const field = (done: number) =>
+  ({
+    width: 1,
+    height: 1,
+    tokens: new Uint16Array(1),
+    owner: null,
+    colours: null,
+    bareShare: null,
+    flakes: 0,
+    done,
+  }) as unknown as FlakeField;
 const say = (data: unknown) => SlowWorker.latest.onmessage?.({ data });
 const answer = () => say({ field: field(1) });
 let flakes: Flakes;
@@ -93,6 +104,52 @@ test('a wish taken back under work is stopped, and the next begins once it has',
   expect(SlowWorker.latest.asked.map((request) => request.area)).toEqual(['a', 'b']);
   say({ sentence: 'no memory' });
   expect(SlowWorker.latest.stops).toBe(1);
+});
+
+describe('a picture shown lately', () => {
+  const cup = (pixelsPerMm: number) => ({ what: 'cup' as const, plan, cup: design.cup, pixelsPerMm });
+  /** as large as its tokens say */
+  const large = (megabytes: number) => ({
+    ...field(1),
+    tokens: new Uint16Array(megabytes * 2 ** 19),
+    owner: null,
+    colours: null,
+  });
+  const ask = (request: ReturnType<typeof cup>): FlakeField[] => {
+    const seen: FlakeField[] = [];
+    flakes.picture('cup', request).subscribe((one) => seen.push(one));
+    return seen;
+  };
+
+  test('is here at once for the same cup read anew, in the same size alone, and not for one that changed', () => {
+    ask(cup(4));
+    const shown = large(1);
+    say({ field: shown });
+    const read = JSON.parse(JSON.stringify(design)) as typeof design;
+    expect(ask({ ...cup(4), plan: planned(read), cup: read.cup })).toEqual([shown]);
+    expect(SlowWorker.latest.asked).toHaveLength(1);
+    expect(ask(cup(5))).toEqual([]);
+    answer();
+    const [first, ...others] = plan.places;
+    const moved = { ...cup(4), plan: { ...plan, places: [{ ...first, region: [] }, ...others] } };
+    expect(ask(moved)).toEqual([]);
+    expect(SlowWorker.latest.asked).toHaveLength(3);
+  });
+
+  test('is kept only once all flakes lie, and makes room for later ones when it wasn’t looked at longest', () => {
+    ask(cup(1));
+    say({ field: { ...large(1), done: 0.4 } });
+    say({ stopped: true });
+    ask(cup(1));
+    expect(SlowWorker.latest.asked).toHaveLength(2);
+    say({ field: large(12) });
+    for (const size of [2, 3]) {
+      ask(cup(size));
+      if (size === 3) expect(ask(cup(1))).toHaveLength(1);
+      say({ field: large(12) });
+    }
+    expect([1, 2, 3].map((size) => ask(cup(size)).length)).toEqual([1, 0, 1]);
+  });
 });
 
 test('a layout worker that never came is replaced: the next layout is worked out', () => {
