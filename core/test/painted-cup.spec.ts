@@ -1,5 +1,16 @@
-import { cupLight, flakeField, flatLight, litField, litPixels, type FlakeField } from '../src';
-import { figureBox, figureStance, handleLoop, handleReach, mouthOf, paintedCup, rowOf, seenWall, stanceIn } from '../src/figure';
+import { cupLight, flakeField, flatLight, litField, litPixels, typicalCups, type FlakeField } from '../src';
+import {
+  bodyOutline,
+  figureBox,
+  figureStance,
+  handleLoop,
+  handleReach,
+  mouthOf,
+  paintedCup,
+  rowOf,
+  seenWall,
+  stanceIn,
+} from '../src/figure';
 
 const stations = [
   { height: 0, circumference: 200 },
@@ -108,6 +119,36 @@ describe('a cup painted without a graphics card', () => {
     const row = Math.round(rowOf(stance, 50));
     const wide = Array.from(pixels).reduce((sum, pixel, i) => sum + (Math.floor(pixel / 120) === row ? covers[i] / 255 : 0), 0);
     expect(wide).toBeCloseTo((200 / Math.PI) * stance.scale, 1);
+  });
+  test.each(typicalCups)('before it is painted, the outline of $name is where its edge will be', ({ stations }) => {
+    const [width, height] = [240, 320];
+    const at = stanceIn({ stations, handle: null }, width, height, 10);
+    const { pixels } = seenWall(stations, { width, height, ...at });
+    const outline = bodyOutline(stations, at);
+    const mouth = mouthOf(stations, at);
+    const painted = new Map<number, { from: number; to: number }>();
+    for (const pixel of pixels) {
+      const [x, y] = [pixel % width, Math.floor(pixel / width)];
+      const row = painted.get(y) ?? { from: x, to: x };
+      painted.set(y, { from: Math.min(row.from, x), to: Math.max(row.to, x + 1) });
+    }
+    // Where the outline crosses the middle of a row.
+    const crossings = (y: number) =>
+      outline.flatMap((one, i) => {
+        const next = outline[(i + 1) % outline.length];
+        const share = (y + 0.5 - one.y) / (next.y - one.y);
+        return share >= 0 && share < 1 ? [one.x + (next.x - one.x) * share] : [];
+      });
+    // Below the dip of the mouth, and above the curve of the foot: there both are as wide, to a point at either side.
+    let worst = 0;
+    const [first, last] = [Math.ceil(mouth.y + mouth.down) + 1, Math.floor(at.ground)];
+    for (let y = first; y <= last; y += 3) {
+      const { from, to } = painted.get(y) ?? { from: NaN, to: NaN };
+      worst = Math.max(worst, Math.abs(Math.min(...crossings(y)) - from), Math.abs(Math.max(...crossings(y)) - to));
+    }
+    expect(worst).toBeLessThan(1.1);
+    const lowest = Math.max(...outline.map(({ y }) => y));
+    expect(Math.abs(lowest - Math.max(...pixels) / width)).toBeLessThan(2);
   });
   test('a figure’s picture has room for all of it, mouth and foot', () => {
     const { width, height } = figureBox(cup, 1.22);

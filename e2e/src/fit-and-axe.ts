@@ -19,8 +19,9 @@ export async function violations(browser: Browser, rules: readonly string[] | nu
     PATIENCE,
     'the page never comes to rest',
   );
-  // As a program of the driver's, not of the page's: the page's own policy would refuse it.
-  await browser.sendDevToolsCommand('Runtime.evaluate', { expression: axe });
+  // As a program of the driver's, not of the page's: the page's own policy would refuse it. Once for each page that is opened.
+  if (!(await browser.executeScript<boolean>('return "axe" in window')))
+    await browser.sendDevToolsCommand('Runtime.evaluate', { expression: axe });
   return browser.executeAsyncScript<string[]>(RUN_AXE, rules);
 }
 

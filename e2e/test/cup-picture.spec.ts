@@ -1,7 +1,7 @@
 import { Key } from 'selenium-webdriver';
 import { PATIENCE, openBrowser, painted, press, reads, see } from '../src/browser';
 import { cameAhead } from '../src/came-ahead';
-import { browser, program, programForAll } from '../src/running';
+import { browser, program, programForAll, visit } from '../src/running';
 
 programForAll();
 const go = async (path: string, says: string) => {
@@ -44,6 +44,21 @@ test('the card shows its cup though the program went away before any small one w
   await painted(browser, 'au-cup-figure canvas');
   expect(await browser.findElements({ css: '[role=alert], mat-snack-bar-container' })).toHaveLength(0);
   await program.start();
+});
+
+test('until its flakes lie a cup stands bare, with what is laid out on it', async () => {
+  await go('/log', 'Logbook');
+  await browser.executeScript(
+    `const look = () => {
+      const [bare, lines] = ['svg.bare polygon', 'canvas.lines[data-painted]'].map((css) => document.querySelector('au-cup-view ' + css));
+      if (bare && lines) window.stoodBare = bare.getAttribute('fill');
+    };
+    new MutationObserver(look).observe(document, { subtree: true, childList: true, attributes: true });`,
+  );
+  await visit('/designs/copper-eaves/areas');
+  await painted(browser);
+  expect(await browser.executeScript('return window.stoodBare')).toMatch(/^#[0-9a-f]{6}$/);
+  expect(await browser.findElements({ css: 'au-cup-view svg.bare' })).toHaveLength(0);
 });
 
 test('without a graphics card the cup is painted all the same', async () => {
