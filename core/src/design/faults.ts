@@ -21,6 +21,14 @@ export const pathText = (path: readonly PropertyKey[]): string =>
 const kinds: Readonly<Record<string, string>> = { array: 'list', int: 'whole number', object: 'record', string: 'text' };
 const kindOf = (expected: string): string => kinds[expected] ?? expected;
 
+/** What lies beyond a bound: of numbers by their size, of texts and lists by how much is in them. */
+function beyond(of: string, side: string, bound: number | bigint): string {
+  const one = Number(bound) === 1;
+  if (of === 'string') return `A text of ${side} ${bound} ${one ? 'character' : 'characters'} is`;
+  if (of === 'array' || of === 'set') return `A list of ${side} ${bound} ${one ? 'entry' : 'entries'} is`;
+  return `A number of ${side} ${bound} is`;
+}
+
 /* What a schema has no sentence of its own for. Said by the parser while it still has the value in hand. */
 z.config({
   customError: (issue) => {
@@ -31,8 +39,13 @@ z.config({
         return issue.input === undefined
           ? `A ${kindOf(issue.expected)} is missing here.`
           : `Here a ${kindOf(issue.expected)} is wanted.`;
+      case 'too_small':
+        return `${beyond(issue.origin, issue.inclusive === false ? 'more than' : 'at least', issue.minimum)} wanted here.`;
+      case 'too_big':
+        return `${beyond(issue.origin, issue.inclusive === false ? 'less than' : 'at most', issue.maximum)} wanted here.`;
       case 'invalid_value':
       case 'invalid_union':
+      case 'invalid_format':
         return 'This value isn’t one that fits here.';
       default:
         return undefined;
