@@ -61,7 +61,7 @@ export async function built() {
 export async function serve(words, environment) {
   const { spawn } = await import('node:child_process');
   const { flags } = JSON.parse(readFileSync(join(ROOT, 'server', 'node-flags.json'), 'utf8'));
-  const child = spawn(process.execPath, [...flags, 'server/dist/serve.js', ...words], {
+  const child = spawn(process.execPath, [...flags, 'server/dist/serve.js', '--ahead', ...words], {
     cwd: ROOT,
     stdio: 'inherit',
     env: { ...process.env, ...environment },

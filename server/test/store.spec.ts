@@ -3,6 +3,7 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { createInterface } from 'node:readline';
+import { setTimeout } from 'node:timers/promises';
 import { cardOf, cardText, planOf } from '@aurantia/core';
 import { sql } from 'kysely';
 import { migrations } from '../src/store/migrations';
@@ -18,8 +19,8 @@ const children: ReturnType<typeof spawn>[] = [];
 afterEach(() => children.splice(0).forEach((child) => child.kill('SIGKILL')));
 
 /** The real program in a process of its own. */
-async function started(file: string) {
-  const child = spawn(process.execPath, ['server/dist/serve.js'], {
+async function started(file: string, ...words: readonly string[]) {
+  const child = spawn(process.execPath, ['server/dist/serve.js', ...words], {
     cwd: ROOT,
     env: { ...process.env, AURANTIA_DATA: dirname(file), AURANTIA_PORT: '0' },
     stdio: ['ignore', 'pipe', 'inherit'],
@@ -70,6 +71,26 @@ test('a kill between two saves loses neither, and the work goes on', async () =>
   const server = await running(file);
   expect((await server.ask('GET', `/api/designs/${design.id}`)).body).toMatchObject({ revision: 3, document: { name: 'After' } });
   await server.stop();
+});
+
+test('begun ahead, cups are painted before anybody asks to see them', async () => {
+  const file = newFile();
+  const first = await started(file);
+  expect((await first.send('POST', '/api/designs', design)).status).toBe(201);
+  first.child.kill('SIGKILL');
+  await first.ended;
+  const store = await openStore(file);
+  const painted = async (): Promise<string[]> => {
+    const rows = await store.selectFrom('summary').select('design_id').execute();
+    return rows.map((row) => row.design_id);
+  };
+  expect(await painted()).toEqual([]);
+  const { child, ended } = await started(file, '--ahead');
+  while ((await painted()).length === 0 && child.exitCode === null) await setTimeout(50);
+  expect(await painted()).toEqual([design.id]);
+  child.kill('SIGTERM');
+  expect(await ended).toBe(0);
+  await store.destroy();
 });
 
 test('whoever asks beside their own transaction is told at once, and nobody behind them waits', async () => {

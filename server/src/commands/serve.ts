@@ -17,7 +17,7 @@ const HOUR = 3_600_000;
 /** ms after the start at which what can wait is done: a maker who has just started it wants to see the cups. */
 const SETTLED = 12_000;
 
-/** `serve [--demo] [--share]`: opens the memory, listens on this computer only (with --share on its network too, for devices let in), prints one address, stops cleanly. */
+/** `serve [--demo] [--share] [--ahead]`: opens the memory, listens on this computer only (with --share on its network too, for devices let in), prints one address, stops cleanly. */
 async function main(): Promise<void> {
   // What this program writes is for the maker's eyes alone.
   process.umask(0o077);
@@ -32,6 +32,8 @@ async function main(): Promise<void> {
   const address = await listenNear(app, Number(process.env['AURANTIA_PORT'] ?? 4310));
   claim.at(address);
   process.stdout.write(`Aurantia is ready: ${address}\n`);
+  // Cups that home will show are painted while its maker's browser opens.
+  if (process.argv.includes('--ahead')) void app.inject({ url: '/api/designs', headers: { host: new URL(address).host } });
   if (process.argv.includes('--share')) await shareAndSay(app.sharing);
   else if (await memory.paired.shared()) await app.sharing.turn(true);
   let stopping = false;
