@@ -50,7 +50,7 @@ test('until its flakes lie a cup stands bare, with what is laid out on it', asyn
   await go('/log', 'Logbook');
   await browser.executeScript(
     `const look = () => {
-      const [bare, lines] = ['svg.bare polygon', 'canvas.lines[data-painted]'].map((css) => document.querySelector('au-cup-view ' + css));
+      const [bare, lines] = ['au-bare-cup polygon', 'canvas.lines[data-painted]'].map((css) => document.querySelector('au-cup-view ' + css));
       if (bare && lines) window.stoodBare = bare.getAttribute('fill');
     };
     new MutationObserver(look).observe(document, { subtree: true, childList: true, attributes: true });`,
@@ -58,7 +58,7 @@ test('until its flakes lie a cup stands bare, with what is laid out on it', asyn
   await visit('/designs/copper-eaves/areas');
   await painted(browser);
   expect(await browser.executeScript('return window.stoodBare')).toMatch(/^#[0-9a-f]{6}$/);
-  expect(await browser.findElements({ css: 'au-cup-view svg.bare' })).toHaveLength(0);
+  expect(await browser.findElements({ css: 'au-bare-cup' })).toHaveLength(0);
 });
 
 test('without a graphics card the cup is painted all the same', async () => {

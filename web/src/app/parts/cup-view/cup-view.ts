@@ -35,20 +35,11 @@ import type { LatheCup } from './lathe-cup';
 import { AreaHandleDirective, type HandleMove } from '../area-handle/area-handle';
 import type { Drawing } from '../../drawn/drawing';
 import { placeSeenAt, seenAt } from '../../drawn/seen-at';
+import { BareCup } from './bare-cup';
 import { edgeMarks, edgesOf, frontOf, pieceNames, type Marked } from './drawn-edges';
 import { FlatCup } from './flat-cup';
 import { potMarks } from './pot-marks';
-import {
-  bodyOutline,
-  handleColour,
-  mouthColours,
-  mouthOf,
-  radiusAt,
-  rowOf,
-  stanceIn,
-  topOf,
-  type Stance,
-} from '@aurantia/core/figure';
+import { handleColour, radiusAt, rowOf, stanceIn, topOf, type Stance } from '@aurantia/core/figure';
 import { ticksUpTo } from './ruler';
 import { Turning } from './turning';
 
@@ -59,7 +50,7 @@ const QUIET = { areas: 350, typed: 100 };
 /** The cup, large and turning, with a ruler and the edges of its areas. */
 @Component({
   selector: 'au-cup-view',
-  imports: [AreaHandleDirective],
+  imports: [AreaHandleDirective, BareCup],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cup-view.html',
   styleUrl: './cup-view.scss',
@@ -98,13 +89,8 @@ export class CupView {
   protected readonly turn = computed(() => this.paintedTurn() ?? this.turning.now());
   protected readonly field = signal<FlakeField | null>(null);
   protected readonly busy = signal(true);
-  /** the cup as it is bought, until its first picture is there: what lies on it never hangs in the air */
-  protected readonly bare = computed(() => {
-    if (this.field() !== null && (this.way() === 'solid' || this.paintedTurn() !== null)) return null;
-    const { stations } = this.cup();
-    const body = bodyOutline(stations, this.stance()).map(({ x, y }) => `${x},${y}`);
-    return { body: body.join(' '), mouth: { ...mouthOf(stations, this.stance()), ...mouthColours } };
-  });
+  /** until its first picture is there */
+  protected readonly bare = computed(() => this.field() === null || (this.way() !== 'solid' && this.paintedTurn() === null));
   /** 0..1 of the flakes that lie, of a picture under work */
   private readonly fallen = computed(() => this.field()?.done ?? 0);
   /** 'solid' on the graphics card, 'flat' without one, null until known */
