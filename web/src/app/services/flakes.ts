@@ -11,7 +11,10 @@ interface Job extends PageWish {
   readonly page: Subscriber<FlakeField>;
 }
 
-/** Hands flake pictures to the worker, one at a time; a newer wish for the same slot replaces an older. One that was shown lately is here at once. */
+/**
+ * Hands flake pictures to the worker, one at a time; a newer wish for the same slot replaces an older. What was shown lately is
+ * here at once.
+ */
 @Injectable({ providedIn: 'root' })
 export class Flakes {
   private worker: FlakeCrew | null = null;

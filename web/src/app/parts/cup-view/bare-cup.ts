@@ -11,17 +11,16 @@ import { bodyOutline, handleLoop, mouthColours, mouthOf, seenHandle, type Stance
       <polyline class="handle" [attr.points]="handle.points" [attr.stroke]="colour()" [attr.stroke-width]="handle.width" />
     }
     <polygon [attr.points]="body()" [attr.fill]="colour()" />
-    @if (mouth(); as mouth) {
-      <ellipse
-        [attr.cx]="mouth.x"
-        [attr.cy]="mouth.y"
-        [attr.rx]="mouth.across"
-        [attr.ry]="mouth.down"
-        [attr.fill]="colours.middle"
-        [attr.stroke]="colours.rim"
-        [attr.stroke-width]="mouth.line"
-      />
-    }
+    @let rim = mouth();
+    <ellipse
+      [attr.cx]="rim.x"
+      [attr.cy]="rim.y"
+      [attr.rx]="rim.across"
+      [attr.ry]="rim.down"
+      [attr.fill]="colours.middle"
+      [attr.stroke]="colours.rim"
+      [attr.stroke-width]="rim.line"
+    />
   </svg>`,
   styles: `
     :host {
