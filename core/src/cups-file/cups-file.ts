@@ -13,7 +13,8 @@ const cupsFileSchema = z.strictObject({
 });
 
 export type ReadCups =
-  { readonly ok: true; readonly cups: readonly Cup[] } | { readonly ok: false; readonly faults: readonly Fault[] };
+  | { readonly ok: true; readonly cups: readonly Cup[] }
+  | { readonly ok: false; readonly faults: readonly Fault[] };
 
 /** Cups as JSON, everything about them. */
 export const cupsJson = (cups: readonly Cup[]): string =>

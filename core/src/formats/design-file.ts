@@ -84,7 +84,8 @@ export function designFileOf(design: Design, workshop: Workshop): DesignFile {
 }
 
 export type ReadFile =
-  { readonly ok: true; readonly file: DesignFile } | { readonly ok: false; readonly faults: readonly Fault[] };
+  | { readonly ok: true; readonly file: DesignFile }
+  | { readonly ok: false; readonly faults: readonly Fault[] };
 
 /** Reads a design file's text. Never throws: whatever is wrong comes back as faults. */
 export function readDesignFile(text: string): ReadFile {

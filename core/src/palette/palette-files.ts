@@ -40,7 +40,8 @@ export const paletteText = ({ name, colours }: Palette): string =>
 const oneLine = (words: string): string => words.replace(/\s+/g, ' ');
 
 export type ReadPalette =
-  { readonly ok: true; readonly palette: Palette } | { readonly ok: false; readonly faults: readonly Fault[] };
+  | { readonly ok: true; readonly palette: Palette }
+  | { readonly ok: false; readonly faults: readonly Fault[] };
 
 const fault = (path: string, sentence: string): ReadPalette => ({ ok: false, faults: [{ path, sentence }] });
 

@@ -3,7 +3,8 @@ import { faultsOf } from '@aurantia/core';
 
 /** A row of the file as a document, or why it is none. */
 export type ReadRow<Document> =
-  { readonly ok: true; readonly document: Document } | { readonly ok: false; readonly reason: string };
+  | { readonly ok: true; readonly document: Document }
+  | { readonly ok: false; readonly reason: string };
 
 /** Reads a row's text. Never throws: a row that can't be read must not take the others down. */
 export function readRow<Document>(text: string, schema: z.ZodType<Document>): ReadRow<Document> {
