@@ -8,7 +8,12 @@ import { WorkshopMemory } from '../src/app/services/workshop';
 import { choose, design, labelled, memoryStub, pickOf, typeInto } from './workshop';
 
 // What draws walls while a hand drags; no hand drags here.
-jest.mock('../src/app/workers/new-worker', () => ({ newDrawingsWorker: () => ({}) }));
+/** It never gets to draw anything. */
+class IdleHand {
+  postMessage = () => undefined;
+  terminate = () => undefined;
+}
+Object.assign(globalThis, { Worker: IdleHand });
 
 /** The drawing is as large as the window says; here it says so once. */
 class OneSize {

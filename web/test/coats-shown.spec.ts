@@ -12,8 +12,6 @@ import { DesignSession } from '../src/app/design/session';
 import { WorkshopMemory } from '../src/app/services/workshop';
 import { design, labelled, memoryStub, shelf, typeInto } from './workshop';
 
-jest.mock('../src/app/workers/new-worker', () => ({}));
-
 /** Resin that is tacky for two hours, so that a night is longer than its window. */
 const quick: ShelfItem = { ...startingItem('resin', 'resin'), tackFrom: 60, tackUntil: 180 } as ShelfItem;
 const twice: Design = designSchema.parse({

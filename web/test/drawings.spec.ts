@@ -17,7 +17,7 @@ class SlowHand {
   postMessage = (request: DrawingsRequest) => void this.asked.push(request);
   terminate = () => undefined;
 }
-jest.mock('../src/app/workers/new-worker', () => ({ newDrawingsWorker: () => new SlowHand() }));
+Object.assign(globalThis, { Worker: SlowHand });
 
 const stations = [
   { height: 0, circumference: 220 },

@@ -20,8 +20,6 @@ import { DesignSession } from '../src/app/design/session';
 import { WorkshopMemory } from '../src/app/services/workshop';
 import { choose, design, labelled, memoryStub, shelf, typeInto } from './workshop';
 
-jest.mock('../src/app/workers/new-worker', () => ({}));
-
 const LOW = 'low' as AreaId;
 const jarOf = (id: string, name: string, colour: string): ShelfItem => {
   const jar = startingItem('glitter', id);

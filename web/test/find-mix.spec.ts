@@ -9,8 +9,6 @@ import { Palettes } from '../src/app/services/palettes';
 import { WorkshopMemory } from '../src/app/services/workshop';
 import { choose, design, labelled, memoryStub, mixesStub, typeInto } from './workshop';
 
-jest.mock('../src/app/workers/new-worker', () => ({}));
-
 const palette = { id: 'dusk', name: 'Dusk', colours: [{ name: 'Ember', colour: '#b5461c', mix: null }] };
 const { blends } = planOf(design, memoryStub().workshop());
 const mix = (size: number, difference: number): FoundMix => ({

@@ -11,9 +11,7 @@ import { Notices } from '../src/app/services/notices';
 import { SuggestedCoats } from '../src/app/services/suggested-coats';
 import { WorkshopMemory } from '../src/app/services/workshop';
 import type { DepthAnswer, DepthWish } from '../src/app/workers/suggestions-request';
-import { design, labelled, memoryStub, typeInto } from './workshop';
-
-jest.mock('../src/app/workers/new-worker', () => ({}));
+import { design, labelled, memoryStub, typeInto, timePasses } from './workshop';
 
 const tinted: Design = designSchema.parse({
   ...design,
@@ -54,7 +52,7 @@ async function panel(
   fixture.componentRef.setInput('design', tinted);
   const settle = async () => {
     fixture.detectChanges();
-    await jest.advanceTimersByTimeAsync(400);
+    await timePasses(400);
     fixture.detectChanges();
   };
   await settle();

@@ -14,9 +14,6 @@ import { PhotoColours } from '../src/app/services/photo-colours';
 import { WorkshopMemory } from '../src/app/services/workshop';
 import { labelled, memoryStub, mixesStub, typeInto } from './workshop';
 
-jest.mock('../src/app/workers/new-worker', () => ({}));
-jest.mock('changedpi', () => ({ changeDpiBlob: (blob: Blob) => Promise.resolve(blob) }));
-
 const jar = 'jar' as NonNullable<Palette['colours'][number]['mix']>['parts'][number]['item'];
 const mix = { parts: [{ item: jar, name: 'Rust Road', ml: 3 }], colour: '#b0502a', difference: 1.2 };
 const palette: Palette = {

@@ -10,8 +10,6 @@ import type { PhotoEdges } from '../src/app/workers/photo-edges-request';
 import { design, memoryStub, shelf } from './workshop';
 import { WorkshopMemory } from '../src/app/services/workshop';
 
-jest.mock('../src/app/workers/new-worker', () => ({}));
-
 const AT = '2026-11-30T08:00:00.000Z';
 const make = makeOf(
   { id: 'm' as MakeId, cups: 1, label: '' },
@@ -44,7 +42,7 @@ class Canvas {
     return { drawImage: () => undefined, getImageData: () => ({ data }) };
   }
 }
-Object.defineProperty(globalThis, 'OffscreenCanvas', { value: Canvas });
+Object.assign(globalThis, { OffscreenCanvas: Canvas });
 
 async function dialog({ reading = null as MakePhoto['reading'], find = jest.fn(() => of(found)), says = '' } = {}) {
   const read = jest.fn(() => of({ places: [], unseen: [], cardsAgree: false, says }));

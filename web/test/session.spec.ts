@@ -13,11 +13,11 @@ import { Notices } from '../src/app/services/notices';
 import { WorkshopMemory } from '../src/app/services/workshop';
 import { design, memoryStub } from './workshop';
 
-jest.mock('../src/app/workers/new-worker', () => ({ newLayoutWorker: () => layoutWorker }));
 const layoutWorker: { onmessage: ((event: { data: unknown }) => void) | null; postMessage: jest.Mock } = {
   onmessage: null,
   postMessage: jest.fn(),
 };
+Object.assign(globalThis, { Worker: jest.fn(() => layoutWorker) });
 
 class QuietChannel {
   static latest: QuietChannel | null = null;

@@ -1,6 +1,8 @@
-import { setupZonelessTestEnv } from 'jest-preset-angular/setup-env/zoneless';
+import '@angular/compiler';
+import { getTestBed } from '@angular/core/testing';
+import { BrowserTestingModule, platformBrowserTesting } from '@angular/platform-browser/testing';
 
-setupZonelessTestEnv();
+getTestBed().initTestEnvironment(BrowserTestingModule, platformBrowserTesting());
 
 // There is no canvas here; tests that look at one bring their own.
 HTMLCanvasElement.prototype.getContext = () => null;

@@ -18,7 +18,7 @@ const worker = {
   postMessage: jest.fn(),
   terminate: jest.fn(),
 };
-jest.mock('../src/app/workers/new-worker', () => ({ newMixesWorker: () => worker }));
+Object.assign(globalThis, { Worker: jest.fn(() => worker) });
 
 const notices = { failed: jest.fn(), say: jest.fn() };
 const kept: { item: ShelfItem }[] = [];

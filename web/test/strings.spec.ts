@@ -11,9 +11,7 @@ import { JarFinding } from '../src/app/parts/jar-finder/jar-finding';
 import { Notices } from '../src/app/services/notices';
 import { RunningStrings } from '../src/app/services/running-strings';
 import { WorkshopMemory } from '../src/app/services/workshop';
-import { design, labelled, memoryStub, shelf, typeInto } from './workshop';
-
-jest.mock('../src/app/workers/new-worker', () => ({ newStringsWorker: jest.fn(), workerFailed: jest.fn() }));
+import { design, labelled, memoryStub, shelf, typeInto, timePasses } from './workshop';
 
 const strings = startingCoat('strings', design, { shelf: [...shelf] }, 'strings' as CoatId);
 
@@ -109,7 +107,7 @@ describe('how they run', () => {
     fixture.componentRef.setInput('coat', strings);
     fixture.componentRef.setInput('design', strung);
     const settle = async () => {
-      await jest.advanceTimersByTimeAsync(500);
+      await timePasses(500);
       await fixture.whenStable();
     };
     await settle();

@@ -17,28 +17,23 @@ import type { WeekPlanned, WeekRequest } from '../src/app/workers/week-request';
 
 /* The week as a page knows it: what is asked of the worker, what is kept of its answers, and what comes in between. */
 
-interface FakeWorker {
-  onmessage: ((event: { data: unknown }) => void) | null;
-  onerror: ((event: object) => void) | null;
-  ended: boolean;
-  request: Extract<WeekRequest, { asks: 'plan' }> | null;
-}
 const workers: FakeWorker[] = [];
-jest.mock('../src/app/workers/new-worker', () => ({
-  workerFailed: ({ message }: { message: string }) => message,
-  newWeekWorker: () => {
-    const worker: FakeWorker & Pick<Worker, 'postMessage' | 'terminate'> = {
-      onmessage: null,
-      onerror: null,
-      ended: false,
-      request: null,
-      postMessage: (request: FakeWorker['request']) => (worker.request = request),
-      terminate: () => (worker.ended = true),
-    };
-    workers.push(worker);
-    return worker;
-  },
-}));
+class FakeWorker {
+  onmessage: ((event: { data: unknown }) => void) | null = null;
+  onerror: ((event: object) => void) | null = null;
+  ended = false;
+  request: Extract<WeekRequest, { asks: 'plan' }> | null = null;
+  constructor() {
+    workers.push(this);
+  }
+  postMessage(request: FakeWorker['request']) {
+    this.request = request;
+  }
+  terminate() {
+    this.ended = true;
+  }
+}
+Object.assign(globalThis, { Worker: FakeWorker });
 
 const NOW = Date.parse('2026-11-30T08:00:00Z');
 const work = (key: string, hands: number, wait: number): Work => ({

@@ -112,3 +112,19 @@ export function mixesStub() {
   };
   return { asked, find };
 }
+
+/** A moment by Node's own clock, also where a test has taken the clocks away. */
+const moment = (
+  (soon) => () =>
+    new Promise<void>((resolve) => soon(resolve))
+)(setImmediate);
+
+/** Lets time pass by a test's clock, step by step: what was promised comes true in between, and may wait for a later step. */
+export async function timePasses(ms: number): Promise<void> {
+  const steps = 10;
+  for (let step = 0; step < steps; step++) {
+    await moment();
+    jest.advanceTimersByTime(ms / steps);
+  }
+  await moment();
+}
