@@ -4,5 +4,5 @@ module.exports = {
   runner: 'jest-light-runner/child-process',
   setupFiles: ['<rootDir>/../scripts/read-typescript.mjs'],
   maxWorkers: 2,
-  globalSetup: '<rootDir>/../scripts/bundled.mjs',
+  globalSetup: '<rootDir>/begin.mjs',
 };

@@ -158,6 +158,13 @@ describe('a cup painted without a graphics card', () => {
     expect(across + line / 2).toBeLessThan(width);
     expect(at.ground + across * (down / across)).toBeLessThan(2 * height);
   });
+  test('a rim is as thick as a rim is, and no ring of metal on a narrow neck', () => {
+    const at = { scale: 4, axis: 100, ground: 500 };
+    const rim = (circumference: number) => mouthOf([stations[0], { height: 100, circumference }], at);
+    expect(rim(200).line).toBeCloseTo(1.6 * 4, 9);
+    expect(rim(60).line).toBeCloseTo(0.08 * rim(60).across, 9);
+    expect(mouthOf(stations, { ...at, scale: 0.1 }).line).toBe(1);
+  });
 });
 
 describe('a handle', () => {

@@ -5,7 +5,7 @@ import { dirname, join } from 'node:path';
 import { createInterface } from 'node:readline';
 
 /** The repository, from wherever in it the tests or the bench were started. */
-const ROOT = findUpwards(process.cwd());
+export const ROOT = findUpwards(process.cwd());
 
 function findUpwards(folder: string): string {
   if (existsSync(join(folder, 'server', 'src', 'commands', 'serve.ts'))) return folder;

@@ -2,6 +2,7 @@ import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { openBrowser, PATIENCE, resize, type Browser } from './browser';
+import { copyOfDemo } from './made-demo';
 import { Program } from './program';
 
 /** The program and the browser of a file of tests, there once its tests begin. */
@@ -15,7 +16,7 @@ let usualPort = '0';
 const KEPT_BY_PAGES = 'cookies,local_storage,indexeddb,file_systems,service_workers,cache_storage';
 
 async function startProgram(demo: boolean): Promise<void> {
-  program = new Program(demo);
+  program = demo ? new Program(true, copyOfDemo()) : new Program(false);
   // Where somebody has taken the port meanwhile, any other does.
   await program.start(usualPort).catch(() => program.start('0'));
   usualPort = new URL(program.address).port;

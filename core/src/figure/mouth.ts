@@ -1,6 +1,9 @@
 import type { Station } from '../vessel';
 import { LOOK_DOWN, radiusAt, rowOf, topOf, type Stance } from './projection';
 
+/** How thick a rim is, mm, and the most of a narrow mouth that it takes, of its radius. */
+const RIM = { thick: 1.6, most: 0.08 };
+
 /** The open rim, looked into: an ellipse, pixels, and the line round it. */
 export function mouthOf(
   stations: readonly Station[],
@@ -12,7 +15,7 @@ export function mouthOf(
     y: rowOf(stance, topOf(stations)),
     across,
     down: across * Math.sin(LOOK_DOWN),
-    line: Math.max(1, 1.6 * stance.scale),
+    line: Math.max(1, Math.min(RIM.thick * stance.scale, RIM.most * across)),
   };
 }
 
