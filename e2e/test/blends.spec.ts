@@ -209,6 +209,20 @@ test('the swatch flashes as it is tilted, by keys and by the pointer, and lies s
   await browser.wait(async () => (await light()) === straight, PATIENCE, 'it doesn’t lie flat again');
 });
 
+test('who comes back to a blend finds its swatch drawn, from flakes that were here at once', async () => {
+  await open('thistle-weave', 'Gatepost');
+  const clear = () =>
+    browser.executeScript<number>(
+      'const c = document.querySelector("au-swatch canvas[data-painted]"); return c ? [...c.getContext("2d").getImageData(0, 0, c.width, c.height).data].filter((part, i) => i % 4 === 3 && part < 255).length : -1',
+    );
+  const drawn = () => browser.wait(async () => (await clear()) === 0, PATIENCE, 'the swatch is never drawn whole');
+  await drawn();
+  await press(browser, /^Coats/, 'nav a');
+  await reads(browser, 'Add a coat');
+  await press(browser, /^Colour/, 'nav a');
+  await drawn();
+});
+
 test('blends side by side are alike or far apart', async () => {
   await open('thistle-weave', 'Gatepost');
   await press(browser, 'Compare');

@@ -17,6 +17,7 @@ import { Notices } from '../../services/notices';
 /** mm of cup that the swatch shows across. */
 export const SWATCH_SIDE = 24;
 const GRAIN = 18;
+const DOTS = SWATCH_SIDE * GRAIN;
 /** how far it tilts at its edges, and by a press of a key, as the light's half-way direction */
 const STEEPEST = 0.6;
 const STEP = 0.06;
@@ -29,8 +30,6 @@ const STRAIGHT = { x: 0, y: 0 };
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<canvas
     #canvas
-    [attr.width]="dots"
-    [attr.height]="dots"
     role="img"
     tabindex="0"
     [attr.aria-label]="label() + '. Arrow keys tilt it in the light.'"
@@ -55,14 +54,13 @@ export class Swatch {
   readonly label = input.required<string>();
   /** as it comes out in the end, or as its last glitter lies before any ink goes over it */
   readonly finished = input(true);
-  protected readonly dots = SWATCH_SIDE * GRAIN;
   /** the picture that was dropped, with what was counted on it */
   readonly dropped = output<FlakeField>();
   protected readonly straight = STRAIGHT;
   protected readonly tilt = signal(STRAIGHT);
   private readonly field = signal<FlakeField | null>(null);
   private readonly canvas = viewChild.required<ElementRef<HTMLCanvasElement>>('canvas');
-  private readonly image = new ImageData(this.dots, this.dots);
+  private readonly image = new ImageData(DOTS, DOTS);
 
   constructor() {
     effect((onCleanup) => {
@@ -87,6 +85,8 @@ export class Swatch {
       const { x, y } = this.tilt();
       if (!field) return;
       const canvas = this.canvas().nativeElement;
+      // Not by a binding: flakes that are here at once are drawn before it is set, and setting a size wipes a canvas.
+      if (canvas.width !== DOTS) canvas.width = canvas.height = DOTS;
       litField(field, flatLight(x, y), this.image.data);
       canvas.getContext('2d')?.putImageData(this.image, 0, 0);
       canvas.dataset['painted'] = 'yes';
