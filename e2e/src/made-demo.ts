@@ -11,12 +11,15 @@ const MADE = join(ROOT, '.test', 'demo');
 export async function makeDemo(): Promise<void> {
   rmSync(MADE, { recursive: true, force: true });
   const program = new Program(true, MADE);
-  await program.start();
-  const until = Date.now() + PATIENCE;
-  while (!(await allPainted(program)))
-    if (Date.now() > until) throw new Error('The demo’s cups are never all painted.');
-    else await new Promise((resolve) => setTimeout(resolve, 200));
-  await program.stop();
+  try {
+    await program.start();
+    const until = Date.now() + PATIENCE;
+    while (!(await allPainted(program)))
+      if (Date.now() > until) throw new Error('The demo’s cups are never all painted.');
+      else await new Promise((resolve) => setTimeout(resolve, 200));
+  } finally {
+    await program.stop();
+  }
 }
 
 async function allPainted({ address }: Program): Promise<boolean> {
