@@ -1,6 +1,7 @@
 import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { setTimeout as later } from 'node:timers/promises';
 import type { DesignPage } from '@aurantia/core';
 import { PATIENCE } from './browser';
 import { Program, ROOT } from './program';
@@ -16,7 +17,7 @@ export async function makeDemo(): Promise<void> {
     const until = Date.now() + PATIENCE;
     while (!(await allPainted(program)))
       if (Date.now() > until) throw new Error('The demo’s cups are never all painted.');
-      else await new Promise((resolve) => setTimeout(resolve, 200));
+      else await later(200);
   } finally {
     await program.stop();
   }

@@ -5,12 +5,13 @@ import { JSDOM } from 'jsdom';
 const page = new JSDOM('<!doctype html>', { url: 'http://localhost/', pretendToBeVisual: true }).window;
 
 /** What Node has too, and screens are to have from the page: its events must be of a kind with what they are sent to. */
-const OF_PAGE = ['Event', 'CustomEvent', 'MessageEvent', 'EventTarget', 'AbortController', 'AbortSignal', 'DOMException'];
-const OF_PAGE_TOO = ['Blob', 'File', 'FormData', 'Headers', 'navigator'];
+const OF_PAGE =
+  /^(?:(?:Custom|Message)?Event|EventTarget|Abort(?:Controller|Signal)|DOMException|Blob|File|FormData|Headers|navigator)$/;
 /** What tests bring, and screens ask the window for. */
 const BROUGHT = ['matchMedia', 'requestIdleCallback', 'cancelIdleCallback', 'ResizeObserver'];
-const own = Object.getOwnPropertyNames(page).filter((name) => !name.startsWith('_'));
-const names = own.filter((name) => !(name in globalThis) || OF_PAGE.includes(name) || OF_PAGE_TOO.includes(name));
+const names = Object.getOwnPropertyNames(page).filter(
+  (name) => !name.startsWith('_') && (!(name in globalThis) || OF_PAGE.test(name)),
+);
 
 for (const name of [...names, ...BROUGHT])
   Object.defineProperty(globalThis, name, {

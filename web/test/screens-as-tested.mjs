@@ -17,12 +17,11 @@ const options = {
   inlineSources: true,
 };
 
-/** Templates stand in the class, as the built program has them; looks are none of a test's without a screen. */
+/** Templates stand in the class, as the built program has them; looks are none of a test's without a screen, their lines stay. */
 const withTemplate = (source, url) =>
   source
     .replace(/\btemplateUrl: '(.+?)'/, (_, file) => `template: ${JSON.stringify(readFileSync(new URL(file, url), 'utf8'))}`)
-    .replace(/\bstyleUrls?: (?:'.+?'|\[.+?\]),?/s, '')
-    .replace(/\bstyles: `.*?`,?/s, '');
+    .replace(/\b(?:styleUrls?: (?:'.+?'|\[.+?\])|styles: `.*?`),?/s, (looks) => looks.replace(/[^\n]/g, ''));
 
 function compiled(source, file) {
   const read = ts.createSourceFile(file, source, options.target);

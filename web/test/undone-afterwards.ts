@@ -5,12 +5,13 @@ type Globals = Map<PropertyKey, PropertyDescriptor>;
 const globalsOf = (world: object): Globals =>
   new Map(Object.entries(Object.getOwnPropertyDescriptors(world) as Record<string, PropertyDescriptor>));
 
-/** Puts back what was replaced, and takes away what wasn't there. */
+/** Puts back what was replaced or taken away, and takes away what wasn't there. */
 function putBack(world: object, before: Globals): void {
-  for (const [name, now] of globalsOf(world)) {
-    const was = before.get(name);
-    if (was === undefined) Reflect.deleteProperty(world, name);
-    else if (was.value !== now.value) Object.defineProperty(world, name, was);
+  const now = globalsOf(world);
+  for (const name of now.keys()) if (!before.has(name)) Reflect.deleteProperty(world, name);
+  for (const [name, was] of before) {
+    const is = now.get(name);
+    if (is?.value !== was.value || is?.get !== was.get) Object.defineProperty(world, name, was);
   }
 }
 

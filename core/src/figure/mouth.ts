@@ -4,6 +4,10 @@ import { LOOK_DOWN, radiusAt, rowOf, topOf, type Stance } from './projection';
 /** How thick a rim is, mm, and the most of a narrow mouth that it takes, of its radius. */
 const RIM = { thick: 1.6, most: 0.08 };
 
+/** How thick a cup's rim is drawn, mm: no ring of metal on a narrow neck. */
+export const rimThickness = (stations: readonly Station[]): number =>
+  Math.min(RIM.thick, RIM.most * radiusAt(stations, topOf(stations)));
+
 /** The open rim, looked into: an ellipse, pixels, and the line round it. */
 export function mouthOf(
   stations: readonly Station[],
@@ -15,7 +19,7 @@ export function mouthOf(
     y: rowOf(stance, topOf(stations)),
     across,
     down: across * Math.sin(LOOK_DOWN),
-    line: Math.max(1, Math.min(RIM.thick * stance.scale, RIM.most * across)),
+    line: Math.max(1, rimThickness(stations) * stance.scale),
   };
 }
 

@@ -22,7 +22,7 @@ import {
   Vector3,
   WebGLRenderer,
 } from 'three';
-import { handleLoop, LOOK_DOWN, radiusAt, topOf, type Stance, type Standing } from '@aurantia/core/figure';
+import { handleLoop, LOOK_DOWN, radiusAt, rimThickness, topOf, type Stance, type Standing } from '@aurantia/core/figure';
 
 const ROUND = 128;
 
@@ -70,16 +70,17 @@ export class LatheCup {
     const position = geometry.getAttribute('position');
     for (let i = 0; i < uv.count; i += 1) uv.setY(i, 1 - position.getY(i) / top);
     this.wall = new Mesh(geometry, this.wallMaterial);
+    const thick = rimThickness(stations);
     const inside = new Mesh(
       new LatheGeometry(
-        profile.map(({ x, y }) => new Vector2(x - 1.5, y)),
+        profile.map(({ x, y }) => new Vector2(x - thick, y)),
         ROUND,
       ),
       new MeshBasicMaterial({ color: 0x5f666b, side: BackSide }),
     );
     const rim = radiusAt(stations, top);
     const lip = new Mesh(
-      new RingGeometry(rim - 2.4, rim + 0.4, ROUND),
+      new RingGeometry(rim - 1.5 * thick, rim + 0.25 * thick, ROUND),
       new MeshStandardMaterial({ color: 0xd4d8dc, roughness: 0.25, metalness: 0.2, side: DoubleSide }),
     );
     lip.rotation.x = -Math.PI / 2;
