@@ -1,4 +1,4 @@
-import { mkdtempSync } from 'node:fs';
+import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { openBrowser, PATIENCE, resize, type Browser } from './browser';
@@ -22,16 +22,33 @@ async function startProgram(demo: boolean): Promise<void> {
   usualPort = new URL(program.address).port;
 }
 
+/** Begun by the first file that wants it: a browser takes seconds of a processor to begin. */
+let open: { readonly graphics: boolean } | null = null;
+process.once('beforeExit', () => void closeBrowser().then(() => rmSync(PROFILE, { recursive: true, force: true })));
+
 async function startBrowser(graphics: boolean): Promise<void> {
+  if (open?.graphics === graphics) return;
+  await closeBrowser();
   // Where the last one still holds the folder, a new one does.
   browser = await openBrowser(graphics, PROFILE).catch(() => openBrowser(graphics));
+  open = { graphics };
   await forgetful();
 }
 
-const endProgram = async () => (program as Program | undefined)?.end();
-const endBrowser = async () => (browser as Browser | undefined)?.quit();
+async function closeBrowser(): Promise<void> {
+  if (!open) return;
+  open = null;
+  await browser.quit();
+}
 
-/** A tab in which nothing was before, and nothing kept by earlier pages. */
+/** Ends what a file or a test had. A page of it, still there, would find the next one's program at its own address. */
+async function end(): Promise<void> {
+  // A browser that can't be brought to forget has crashed: the next file gets another.
+  if (open) await forgetful().catch(closeBrowser);
+  await (program as Program | undefined)?.end();
+}
+
+/** A tab in which nothing was before, with nothing kept and nothing logged by earlier pages. */
 async function forgetful(): Promise<void> {
   const earlier = await browser.getAllWindowHandles();
   await browser.switchTo().newWindow('tab');
@@ -41,6 +58,7 @@ async function forgetful(): Promise<void> {
     await browser.close();
   }
   await browser.switchTo().window(fresh);
+  await browser.manage().logs().get('browser');
   await browser.sendDevToolsCommand('Storage.clearDataForOrigin', { origin: program.address, storageTypes: KEPT_BY_PAGES });
   await resize(browser, 1280, 800);
 }
@@ -48,34 +66,25 @@ async function forgetful(): Promise<void> {
 interface Started {
   /** false for an empty workshop */
   readonly demo?: boolean;
-  /** false where the solid cup isn't the matter: drawing it by the processor takes most of the time */
+  /** true where the solid cup is the matter: drawing it by the processor takes most of the time */
   readonly graphics?: boolean;
 }
 
-/** Starts the program and a browser for all tests of a file, and ends both. */
-export function programForAll({ demo = true, graphics = true }: Started = {}): void {
-  beforeAll(async () => {
-    await startProgram(demo);
-    await startBrowser(graphics);
-  });
-  afterAll(async () => {
-    await endBrowser();
-    await endProgram();
-  });
+async function begin({ demo = true, graphics = false }: Started): Promise<void> {
+  await startProgram(demo);
+  await startBrowser(graphics);
 }
 
-/** Starts the program anew for each test of a file or a group, in one browser that knows nothing of the test before. */
-export function programForEach({ demo = true, graphics = false }: Started = {}): void {
-  let begun = false;
-  beforeEach(async () => {
-    // A page of the test before, still there, would find this one's program at its own address.
-    if (begun) await forgetful();
-    await startProgram(demo);
-    if (!begun) await startBrowser(graphics);
-    begun = true;
-  });
-  afterEach(endProgram);
-  afterAll(endBrowser);
+/** Starts the program for all tests of a file, with a browser that knows nothing of the file before. */
+export function programForAll(started: Started = {}): void {
+  beforeAll(() => begin(started));
+  afterAll(end);
+}
+
+/** Starts the program anew for each test of a file or a group, with a browser that knows nothing of the test before. */
+export function programForEach(started: Started = {}): void {
+  beforeEach(() => begin(started));
+  afterEach(end);
 }
 
 /** A place with next to nothing on it: on the way through it everything that was open is left, and nothing of it stays. */

@@ -1,8 +1,9 @@
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { By, Key, type WebElement } from 'selenium-webdriver';
+import { By, Key } from 'selenium-webdriver';
 import { PATIENCE, choose, kept, named, openArea, painted, press, reads, tick, type, valueOf, withNamed } from '../src/browser';
+import { dragHandle, handle } from '../src/drag-handle';
 import { browser, programForAll, visit } from '../src/running';
 
 programForAll();
@@ -16,27 +17,6 @@ const open = async (path: string) => {
 const value = (name: string) => valueOf(browser, name);
 const becomes = (name: string, wanted: string) =>
   browser.wait(async () => (await value(name)) === wanted, PATIENCE, `${name} never reads ${wanted}`);
-const handle = async (view: string, name: string): Promise<WebElement> => {
-  await named(browser, `${view} [role=slider]`, name);
-  return browser.findElement(By.css(`${view} [role=slider][aria-label="${name}"] .knob`));
-};
-/** Drags a handle by pixels, in steps as a hand does. The knob goes along, so the hand counts from where it was. */
-const drag = async (view: string, name: string, x: number, y: number, meanwhile?: () => Promise<unknown>) => {
-  const knob = await handle(view, name);
-  const [left, top] = await browser.executeScript<[number, number]>(
-    'const box = arguments[0].getBoundingClientRect(); return [Math.round(box.x + box.width / 2), Math.round(box.y + box.height / 2)]',
-    knob,
-  );
-  await browser
-    .actions({ async: true })
-    .move({ x: left, y: top })
-    .press()
-    .move({ x: left + Math.round(x / 2), y: top + Math.round(y / 2), duration: 100 })
-    .move({ x: left + x, y: top + y, duration: 150 })
-    .perform();
-  await meanwhile?.();
-  await browser.actions({ async: true }).release().perform();
-};
 const pickFile = async (css: string, name: string, text: string) => {
   const file = join(FOLDER, name);
   writeFileSync(file, text);
@@ -47,7 +27,7 @@ describe('an edge is moved', () => {
   test('by the pointer on the flat wall: figures follow, lines take it, one step back undoes it', async () => {
     await open('/designs/copper-eaves/areas');
     const before = (await value('Upper edge')) ?? '';
-    await drag('au-wrap-view', 'Upper edge of Foot', 0, -60);
+    await dragHandle('au-wrap-view', 'Upper edge of Foot', 0, -60);
     await browser.wait(async () => Number(await value('Upper edge')) > 80, PATIENCE, 'the edge never moves');
     await reads(browser, /to (8|9)\d(\.5)? mm/, 'au-wrap-view');
     await kept(browser);
@@ -58,7 +38,7 @@ describe('an edge is moved', () => {
     const mm = await browser.executeScript<number>(
       'const knobs = ["Lower", "Upper"].map((one) => document.querySelector(`au-wrap-view [aria-label="${one} edge of Foot"] .knob`).getBoundingClientRect().y); return (knobs[0] - knobs[1]) / 62',
     );
-    await drag('au-wrap-view', 'Upper edge of Foot', 0, Math.round(-36.4 * mm));
+    await dragHandle('au-wrap-view', 'Upper edge of Foot', 0, Math.round(-36.4 * mm));
     await becomes('Upper edge', '97.5');
   });
 
@@ -66,7 +46,7 @@ describe('an edge is moved', () => {
     await open('/designs/copper-eaves/areas');
     const drawn = () => browser.executeScript<string>('return document.querySelector("au-wrap-view canvas").toDataURL()');
     const before = await drawn();
-    await drag('au-wrap-view', 'Upper edge of Foot', 0, -60, () =>
+    await dragHandle('au-wrap-view', 'Upper edge of Foot', 0, -60, () =>
       browser.wait(async () => (await drawn()) !== before, PATIENCE, 'the drawing never follows the hand'),
     );
     await kept(browser);
@@ -78,7 +58,7 @@ describe('an edge is moved', () => {
     await open('/designs/peat-fire/areas');
     await openArea(browser, 'Embers');
     const before = Number(await value('Upper edge'));
-    await drag('au-cup-view', 'Upper edge of Embers', 0, 40);
+    await dragHandle('au-cup-view', 'Upper edge of Embers', 0, 40);
     await browser.wait(async () => Number(await value('Upper edge')) < before - 10, PATIENCE, 'the edge never moves');
   });
 

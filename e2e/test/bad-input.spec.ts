@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { PATIENCE, kept, press, reads, see, type, withNamed } from '../src/browser';
 import { browser, program, programForAll, visit } from '../src/running';
 
-programForAll({ graphics: false });
+programForAll();
 afterEach(async () =>
   expect(await browser.executeScript('return document.body.innerText')).not.toMatch(/NaN|undefined|Infinity|\[object/),
 );

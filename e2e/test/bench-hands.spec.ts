@@ -9,7 +9,7 @@ import { tooWide, violations } from '../src/fit-and-axe';
 import { browser, program, programForAll } from '../src/running';
 
 /* At the bench: keys, what goes wrong, two windows, cups that aren't there, files of makes. */
-programForAll({ graphics: false });
+programForAll();
 const { make, upTo } = atTheBench(
   () => program,
   () => browser,

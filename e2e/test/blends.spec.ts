@@ -6,7 +6,7 @@ import { PATIENCE, choose as chooseIn, kept, named, painted, press, reads, type,
 import { stripedPng } from '../src/flat-photo';
 import { browser, program, programForAll, visit } from '../src/running';
 
-programForAll({ graphics: false });
+programForAll();
 
 const FOLDER = mkdtempSync(join(tmpdir(), 'aurantia-blends-'));
 const file = (name: string, data: string | Buffer) => {

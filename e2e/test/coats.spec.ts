@@ -3,7 +3,7 @@ import { PATIENCE, kept, menuItem, press, reads, tick, type, withNamed } from '.
 import { violations } from '../src/fit-and-axe';
 import { browser, program, programForAll, visit } from '../src/running';
 
-programForAll({ graphics: false });
+programForAll();
 
 const coatsOf = async (design: string, says: string) => {
   await visit(`/designs/${design}/coats`);

@@ -4,7 +4,7 @@ import { PATIENCE, kept, press, reads, resize, takeJar, type, valueOf, withNamed
 import { tooWide, violations } from '../src/fit-and-axe';
 import { browser, program, programForAll } from '../src/running';
 
-programForAll({ graphics: false });
+programForAll();
 
 const go = async (path: string, says: string | RegExp) => {
   await browser.get(`${program.address}${path}`);

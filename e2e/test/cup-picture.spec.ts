@@ -1,9 +1,10 @@
 import { Key } from 'selenium-webdriver';
-import { PATIENCE, openBrowser, painted, press, reads, see } from '../src/browser';
+import { PATIENCE, openBrowser, painted, press, reads, see, valueOf } from '../src/browser';
 import { cameAhead } from '../src/came-ahead';
+import { dragHandle } from '../src/drag-handle';
 import { browser, program, programForAll, visit } from '../src/running';
 
-programForAll();
+programForAll({ graphics: true });
 const go = async (path: string, says: string) => {
   await browser.get(`${program.address}${path}`);
   await reads(browser, says);
@@ -23,6 +24,15 @@ test('the cup turns by the pointer, drawn by the graphics card', async () => {
     .release()
     .perform();
   await browser.wait(async () => (await canvas.takeScreenshot()) !== before, PATIENCE, 'the cup never turns');
+});
+
+test('an edge is moved over the cup that the graphics card draws', async () => {
+  await go('/designs/copper-eaves/areas', 'Left over on the wall');
+  await painted(browser);
+  expect(await (await see(browser, 'au-cup-view canvas')).getAttribute('data-painted')).toBe('solid');
+  const before = await valueOf(browser, 'Upper edge');
+  await dragHandle('au-cup-view', 'Upper edge of Foot', 0, -30);
+  await browser.wait(async () => (await valueOf(browser, 'Upper edge')) !== before, PATIENCE, 'the edge never moves');
 });
 
 test('drawn so, and painted by many hands, no page breaks a rule of its policy or logs a fault', async () => {

@@ -5,7 +5,7 @@ import { tooSmall, tooWide, violations } from '../src/fit-and-axe';
 import { browser, program, programForAll, visit } from '../src/running';
 import { views } from '../src/views';
 
-programForAll({ graphics: false });
+programForAll();
 
 const go = async (path: string, says: string) => {
   await visit(path);

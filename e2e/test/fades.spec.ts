@@ -16,7 +16,7 @@ import {
 import { violations } from '../src/fit-and-axe';
 import { browser, program, programForAll, visit } from '../src/running';
 
-programForAll({ graphics: false });
+programForAll();
 
 const open = async (design: string, area: string) => {
   await visit(`/designs/${design}/colour`);

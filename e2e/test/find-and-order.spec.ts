@@ -2,7 +2,7 @@ import { Key } from 'selenium-webdriver';
 import { PATIENCE, choose, menuItem, press, reads, withNamed, type } from '../src/browser';
 import { browser, program, programForAll } from '../src/running';
 
-programForAll({ graphics: false });
+programForAll();
 
 const go = async (path: string, says: string) => {
   await browser.get(`${program.address}${path}`);

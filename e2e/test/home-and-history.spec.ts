@@ -2,7 +2,7 @@ import { kept, menuItem, PATIENCE, press, reads, resize, see, type, valueOf } fr
 import { violations } from '../src/fit-and-axe';
 import { browser, program, programForAll } from '../src/running';
 
-programForAll({ graphics: false });
+programForAll();
 
 /** What a list shows of the words that matter, once it has settled. */
 const pictures = (many: number) =>

@@ -8,7 +8,7 @@ import { stripedPng } from '../src/flat-photo';
 import { browser, programForAll, visit } from '../src/running';
 
 /* Inks read off a dab, and colours told through gloss. */
-programForAll({ graphics: false });
+programForAll();
 
 const openItem = async (id: string, says: string) => {
   await visit(`/shelf?item=${id}`);

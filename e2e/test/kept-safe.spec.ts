@@ -5,7 +5,7 @@ import { By } from 'selenium-webdriver';
 import { menuItem, press, reads } from '../src/browser';
 import { browser, program, programForAll } from '../src/running';
 
-programForAll({ graphics: false });
+programForAll();
 
 const home = async () => {
   await browser.get(`${program.address}/designs`);

@@ -1,7 +1,7 @@
 import { PATIENCE, press, reads, takeJar } from '../src/browser';
 import { browser, program, programForAll } from '../src/running';
 
-programForAll({ demo: false, graphics: false });
+programForAll({ demo: false });
 
 const step = (says: string | RegExp) => reads(browser, says, 'au-first-cup');
 

@@ -4,7 +4,7 @@ import { violations } from '../src/fit-and-axe';
 import { browser, program, programForAll } from '../src/running';
 
 /* What a cup costs and is worth: priced, and while it is designed. */
-programForAll({ graphics: false });
+programForAll();
 
 test('a cup is priced: its floor, what a price earns, what a wage asks; a fee that leaves nothing is refused', async () => {
   await browser.get(`${program.address}/week/money`);

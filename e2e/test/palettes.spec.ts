@@ -6,7 +6,7 @@ import { PATIENCE, choose as chooseIn, menuItem, painted, press, reads, type, wi
 import { stripedPng } from '../src/flat-photo';
 import { browser, program, programForAll } from '../src/running';
 
-programForAll({ graphics: false });
+programForAll();
 
 const FOLDER = mkdtempSync(join(tmpdir(), 'aurantia-palettes-'));
 const file = (name: string, data: string | Buffer) => {

@@ -19,7 +19,7 @@ import {
 import { browser, program, programForAll } from '../src/running';
 
 const ROOT = join(import.meta.dirname, '..', '..');
-programForAll();
+programForAll({ graphics: true });
 
 const stage = async (name: string) => {
   await press(

@@ -7,7 +7,7 @@ import { browser, program, programForAll } from '../src/running';
 
 /* A tablet beside the cup: let in by a code, at the same make as the workshop's computer, taken away in the middle. */
 let tablet: Browser;
-programForAll({ graphics: false });
+programForAll();
 beforeAll(async () => {
   tablet = await openBrowser(false);
   await resize(tablet, 820, 1180);

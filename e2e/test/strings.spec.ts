@@ -3,7 +3,7 @@ import { violations } from '../src/fit-and-axe';
 import { browser, programForAll, visit } from '../src/running';
 
 /* Strings of colour: laid, run, compared, mended, counted out. */
-programForAll({ graphics: false });
+programForAll();
 
 const coatsOf = async (design: string) => {
   await visit(`/designs/${design}/coats`);

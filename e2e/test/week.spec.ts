@@ -10,7 +10,7 @@ import { Program } from '../src/program';
 import { browser, program, programForAll } from '../src/running';
 
 /* The week and the money: orders are taken, planned, pinned, replanned, priced and handed on. */
-programForAll({ graphics: false });
+programForAll();
 
 const ask = async <Reply>(path: string): Promise<Reply> =>
   (await (await fetch(`${program.address}/api/${path}`)).json()) as Reply;
