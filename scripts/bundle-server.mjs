@@ -4,8 +4,10 @@ import { URL } from 'node:url';
 import { build } from 'esbuild';
 
 const root = new URL('..', import.meta.url);
-/** What brings files of its own, or is written for Node's own way of loading. */
-const apart = ['ics', '@fastify/*', '@expo-google-fonts/*', 'fastify', 'fastify-type-provider-zod', 'libsql', 'pdfmake', 'sharp'];
+/** What brings files of its own. */
+const apart = ['@expo-google-fonts/*', 'libsql', 'pdfmake', 'sharp'];
+/** Packages written for Node's older way of loading ask for its own parts so. */
+const requiring = "import { createRequire as requiredFrom } from 'node:module'; const require = requiredFrom(import.meta.url);";
 
 const commands = ['serve', 'card', 'backup', 'restore', 'device'];
 
@@ -27,6 +29,7 @@ export default async function bundleServer() {
     target: 'node20',
     sourcemap: true,
     external: apart,
+    banner: { js: requiring },
     logLevel: 'warning',
   });
 }
