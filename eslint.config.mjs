@@ -1,5 +1,7 @@
 import js from '@eslint/js';
-import angular from 'angular-eslint';
+import angular from '@angular-eslint/eslint-plugin';
+import template from '@angular-eslint/eslint-plugin-template';
+import * as templateParser from '@angular-eslint/template-parser';
 import tseslint from 'typescript-eslint';
 
 const forbid = (patterns) => ({ 'no-restricted-imports': ['error', { patterns }] });
@@ -32,9 +34,10 @@ export default tseslint.config(
   },
   {
     files: ['web/src/**/*.ts'],
-    extends: [angular.configs.tsRecommended],
-    processor: angular.processInlineTemplates,
+    plugins: { '@angular-eslint': angular },
+    processor: template.processors['extract-inline-html'],
     rules: {
+      ...angular.configs.recommended.rules,
       ...forbid([
         {
           group: ['**/server/**', '@aurantia/server', '**/core/src/**'],
@@ -55,7 +58,12 @@ export default tseslint.config(
       },
     ]),
   },
-  { files: ['web/src/**/*.html'], extends: [angular.configs.templateRecommended, angular.configs.templateAccessibility] },
+  {
+    files: ['web/src/**/*.html'],
+    plugins: { '@angular-eslint/template': template },
+    languageOptions: { parser: templateParser },
+    rules: { ...template.configs.recommended.rules, ...template.configs.accessibility.rules },
+  },
   // Controls are Material's, through our parts; pictures on buttons are icons, never letters.
   {
     files: ['web/src/**/*.html'],

@@ -52,7 +52,7 @@ export async function built() {
     ],
     () => {
       console.log('Building the screens…');
-      must('npm', ['run', '-s', 'build'], { env: { ...process.env, NG_CLI_ANALYTICS: 'false' } });
+      must('npm', ['run', '-s', 'build']);
     },
   );
 }
