@@ -106,13 +106,12 @@ describe('a cup painted without a graphics card', () => {
     const [once, each] = [placed(120), placed(121)];
     expect(once.size).toBe(each.size);
     expect(once.size).toBeGreaterThan(5000);
-    for (const [place, [round, down, step, cover]] of once) {
-      const [otherRound, otherDown, otherStep, otherCover] = each.get(place) ?? [];
-      expect(round).toBeCloseTo(otherRound ?? NaN, 5);
-      expect(down).toBeCloseTo(otherDown ?? NaN, 5);
-      expect(Math.abs(step - (otherStep ?? NaN))).toBeLessThanOrEqual(1);
-      expect(Math.abs(cover - (otherCover ?? NaN))).toBeLessThanOrEqual(1);
-    }
+    const near = [5e-6, 5e-6, 1, 1];
+    const elsewhere = [...once].filter(([place, found]) => {
+      const other = each.get(place) ?? [];
+      return !near.every((most, i) => Math.abs(found[i] - (other[i] ?? NaN)) <= most);
+    });
+    expect(elsewhere).toEqual([]);
   });
   test('covers as much of a row as the cup is wide there, to a part of a point', () => {
     const { pixels, covers } = seenWall(stations, { width: 120, height: 160, ...stance });
@@ -216,5 +215,5 @@ test.each([
   const lit = litPixels(field, light);
   const seen = [...whole.keys()].filter((at) => whole[at] !== 0);
   expect(seen.length).toBeGreaterThan(200);
-  for (const at of seen) expect(lit(Math.floor(at / field.width), at % field.width)).toBe(whole[at]);
+  expect(seen.filter((at) => lit(Math.floor(at / field.width), at % field.width) !== whole[at])).toEqual([]);
 });
