@@ -1,8 +1,10 @@
+import { spawnSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { By } from 'selenium-webdriver';
 import { menuItem, press, reads } from '../src/browser';
+import { ROOT } from '../src/program';
 import { browser, program, programForAll } from '../src/running';
 
 programForAll();
@@ -51,4 +53,25 @@ test('a file that is no backup is refused in words, and nothing changes', async 
   writeFileSync(file, 'equal parts, more or less');
   await (await browser.findElement(By.css('input[aria-label="Backup file"]'))).sendKeys(file);
   await reads(browser, 'it is no backup, or was cut short', 'au-kept-safe [role=alert]');
+});
+
+test('by commands: a backup while the program runs, and the workshop as it was once it is stopped', async () => {
+  const file = join(mkdtempSync(join(tmpdir(), 'aurantia-backup-')), 'all.zip');
+  const command = (name: string, ...words: string[]) => {
+    const env = { ...process.env, AURANTIA_DATA: program.folder };
+    const { stdout, stderr } = spawnSync(process.execPath, [join(ROOT, 'server', 'dist', `${name}.js`), ...words], { env });
+    return `${stdout}${stderr}`;
+  };
+  const there = async () => (await (await fetch(`${program.address}/api/designs`)).text()).includes('"Peat Fire"');
+
+  expect(command('backup', '--help')).toMatch(/^Say where it goes: /);
+  expect(command('backup', file)).toMatch(/^Everything is in .*all\.zip, \d+ kB\.$/m);
+  expect((await fetch(`${program.address}/api/designs/peat-fire`, { method: 'DELETE' })).ok).toBe(true);
+  expect(await there()).toBe(false);
+  expect(command('restore', file, '--yes')).toMatch(/Aurantia is already running/);
+  await program.stop();
+  expect(command('restore', file)).toMatch(/designs: 0 come, 0 go, 1 become what they were[^]*Nothing was changed/);
+  expect(command('restore', file, '--yes')).toMatch(/Restored\./);
+  await program.start();
+  expect(await there()).toBe(true);
 });

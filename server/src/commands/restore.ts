@@ -15,8 +15,8 @@ async function main(words: readonly string[]): Promise<void> {
   const bytes = read(file);
   const claim = claimFolder(dataFolder());
   const store = await openStore(workshopFile());
+  const { aside, backups } = memoryOf(store, workshopFile());
   try {
-    const { backups } = memoryOf(store, workshopFile());
     process.stdout.write(`${previewText(await backups.preview(bytes))}\n`);
     if (!words.includes('--yes')) {
       process.stdout.write('Nothing was changed. Add --yes to restore.\n');
@@ -25,6 +25,7 @@ async function main(words: readonly string[]): Promise<void> {
     const before = await backups.restore(bytes);
     process.stdout.write(`Restored. What was there until now is kept as ${before} in ${backups.folder}.\n`);
   } finally {
+    await aside.close();
     await closeStore(store);
     claim.free();
   }
