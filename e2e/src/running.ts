@@ -43,9 +43,12 @@ async function closeBrowser(): Promise<void> {
 
 /** Ends what a file or a test had. A page of it, still there, would find the next one's program at its own address. */
 async function end(): Promise<void> {
-  // A browser that can't be brought to forget has crashed: the next file gets another.
-  if (open) await forgetful().catch(closeBrowser);
-  await (program as Program | undefined)?.end();
+  try {
+    // A browser that can't be brought to forget has crashed: the next file gets another.
+    if (open) await forgetful().catch(closeBrowser);
+  } finally {
+    await (program as Program | undefined)?.end();
+  }
 }
 
 /** A tab in which nothing was before, with nothing kept and nothing logged by earlier pages. */
