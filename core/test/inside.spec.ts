@@ -13,10 +13,10 @@ function agree(polygon: RegionPolygon, shares: readonly (readonly [number, numbe
   const corners = polygon.flatMap((ring) => ring.slice(0, 6));
   const strewn = shares.map(([a, h]) => [a * 400 - 20, h * 320 - 10] as const);
   const mixed = corners.flatMap(([a]) => strewn.map(([, h]) => [a, h] as const));
-  const told = [...corners, ...strewn, ...mixed].filter(
+  const otherwise = [...corners, ...strewn, ...mixed].filter(
     ([angle, height]) => inside(angle, height) !== inPolygon(polygon, angle, height),
   );
-  expect(told).toEqual([]);
+  expect(otherwise).toEqual([]);
 }
 const share = fc.tuple(fc.double({ min: 0, max: 1, noNaN: true }), fc.double({ min: 0, max: 1, noNaN: true }));
 

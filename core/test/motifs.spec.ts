@@ -56,8 +56,8 @@ describe('a scatter', () => {
         (count, gap, dense, seed) => {
           const places = scatterPlaces({ ...wish, count, apart: gap, dense, seed });
           expect(places.filter(([, height]) => !(height >= 10 && height <= 105))).toEqual([]);
-          const nearest = places.flatMap((one, i) => places.slice(0, i).map((other) => apart(one, other)));
-          expect(nearest.filter((between) => !(between >= gap - 1e-6))).toEqual([]);
+          const gaps = places.flatMap((one, i) => places.slice(0, i).map((other) => apart(one, other)));
+          expect(gaps.filter((between) => !(between >= gap - 1e-6))).toEqual([]);
         },
       ),
       { numRuns: 60 },

@@ -65,6 +65,7 @@ test('by commands: a backup while the program runs, and the workshop as it was o
   const there = async () => (await (await fetch(`${program.address}/api/designs`)).text()).includes('"Peat Fire"');
 
   expect(command('backup', '--help')).toMatch(/^Say where it goes: /);
+  expect(command('backup', join(file, 'nowhere.zip'))).toMatch(/nowhere\.zip can’t be written .*Name a place that is there/);
   expect(command('backup', file)).toMatch(/^Everything is in .*all\.zip, \d+ kB\.$/m);
   expect((await fetch(`${program.address}/api/designs/peat-fire`, { method: 'DELETE' })).ok).toBe(true);
   expect(await there()).toBe(false);

@@ -1,5 +1,4 @@
 import { spawnSync } from 'node:child_process';
-import { join } from 'node:path';
 import { By, Key } from 'selenium-webdriver';
 import {
   PATIENCE,
@@ -16,9 +15,9 @@ import {
   type,
   valueOf,
 } from '../src/browser';
+import { ROOT } from '../src/program';
 import { browser, program, programForAll } from '../src/running';
 
-const ROOT = join(import.meta.dirname, '..', '..');
 programForAll({ graphics: true });
 
 const stage = async (name: string) => {

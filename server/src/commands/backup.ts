@@ -17,6 +17,9 @@ async function main([file]: readonly string[]): Promise<void> {
     const file = await backups.save();
     try {
       copyFileSync(file, name);
+    } catch (error) {
+      const reason = error instanceof Error ? error.message : String(error);
+      throw new BackupError(`${name} can’t be written (${reason}). Name a place that is there and has room.`);
     } finally {
       rmSync(file);
     }
