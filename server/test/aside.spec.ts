@@ -1,5 +1,7 @@
+import { rmSync } from 'node:fs';
 import { designSchema, startingCup, type DesignId } from '@aurantia/core';
 import { Aside } from '../src/aside/aside';
+import { Threads } from '../src/aside/threads';
 import { memoryOf } from '../src/memory';
 import { openStore, type Store } from '../src/store/open-store';
 import { newFile } from './memory';
@@ -27,10 +29,12 @@ const scattered = (count: number, layers: number) =>
     coats: [],
   });
 
+let threads: Threads;
 let aside: Aside;
 let store: Store;
+let file: string;
 beforeEach(async () => {
-  const file = newFile();
+  file = newFile();
   store = await openStore(file);
   const { designs } = memoryOf(store, file);
   for (const [id, count, layers] of [
@@ -40,10 +44,12 @@ beforeEach(async () => {
     ['too-long', 2000, 6],
   ] as const)
     await designs.create({ ...scattered(count, layers), id: id as DesignId });
-  aside = new Aside(file, 2);
+  threads = new Threads(2);
+  aside = new Aside(file, threads);
 });
 afterEach(async () => {
   await aside.close();
+  await threads.close();
   await store.destroy();
 });
 
@@ -81,4 +87,31 @@ test('a fault in a thread reaches whoever asked, in its own words, and the next 
   await expect(aside.do('template', { id: 'plain', what: 'no such', wishes, on: 'svg' })).rejects.toMatchObject({ status: 404 });
   await expect(aside.do('card', { id: 'no such', paper: null })).rejects.toMatchObject({ status: 404 });
   await expect(aside.do('summary', { id: 'plain' })).resolves.toMatchObject({ level: 'open' });
+});
+
+test('workshops that share threads: what one gives up leaves the other’s work be, and its own is gone', async () => {
+  const otherFile = newFile();
+  const otherStore = await openStore(otherFile);
+  await memoryOf(otherStore, otherFile).designs.create({ ...scattered(1, 2), id: 'plain' as DesignId });
+  const other = new Aside(otherFile, threads);
+  const givenUp = expect(aside.do('card', { id: 'too-long', paper: null })).rejects.toMatchObject({ title: 'Stopping' });
+  const waiting = Array.from({ length: 3 }, () => other.do('summary', { id: 'plain' }));
+  await aside.close();
+  await givenUp;
+  for (const { line } of await Promise.all(waiting)) expect(line).toBe('2 areas, no coats yet');
+  await expect(aside.do('summary', { id: 'plain' })).rejects.toMatchObject({ title: 'Stopping' });
+  await other.close();
+  await otherStore.destroy();
+});
+
+test('a file that was put in the place of another is read anew once the first was closed', async () => {
+  const before = await aside.do('summary', { id: 'plain' });
+  expect(before.line).toBe('1 area, no coats yet');
+  await aside.close();
+  await store.destroy();
+  for (const part of ['', '-wal', '-shm']) rmSync(`${file}${part}`, { force: true });
+  store = await openStore(file);
+  await memoryOf(store, file).designs.create({ ...scattered(1, 3), id: 'plain' as DesignId });
+  aside = new Aside(file, threads);
+  expect((await aside.do('summary', { id: 'plain' })).line).toBe('3 areas, no coats yet');
 });

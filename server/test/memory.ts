@@ -4,6 +4,8 @@ import { join } from 'node:path';
 import type { FastifyInstance, InjectOptions } from 'fastify';
 import { designFileSchema, type DesignFile } from '@aurantia/core';
 import { createApp } from '../src/app';
+import { Aside } from '../src/aside/aside';
+import { Threads } from '../src/aside/threads';
 import { fillWithDemo } from '../src/demo';
 import { memoryOf } from '../src/memory';
 import type { DevicesHere } from '../src/devices/devices';
@@ -11,6 +13,9 @@ import type { WorkshopClock } from '../src/workshop/clock';
 import { openStore, type Store } from '../src/store/open-store';
 
 export const newFile = (): string => join(mkdtempSync(join(tmpdir(), 'aurantia-test-')), 'workshop.sqlite');
+
+/** Threads for all workshops of the tests: a new one takes a second to read what it leans on. */
+const threads = new Threads();
 
 export interface Running {
   readonly app: FastifyInstance;
@@ -29,7 +34,7 @@ export interface Running {
 /** The whole server on a real file, spoken to over its own routes; it paints only where a test looks at pictures. */
 export async function running(file = newFile(), demo = false, pictures = false): Promise<Running> {
   const store = await openStore(file);
-  const memory = memoryOf(store, file, { pictures });
+  const memory = memoryOf(store, file, { aside: new Aside(file, threads), pictures });
   if (demo) await fillWithDemo(memory);
   const app = await createApp(memory, null, { logged: false });
   return {

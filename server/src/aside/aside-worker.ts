@@ -1,13 +1,24 @@
-import { parentPort, workerData } from 'node:worker_threads';
+import { parentPort } from 'node:worker_threads';
 import { faultsOf, UnclearRegionError } from '@aurantia/core';
 import * as z from 'zod';
 import { ProblemError } from '../http/problem';
 import { UnreadableRows } from '../store/unreadable-rows';
 import { Reading } from './reading';
-import type { Answer, Wish, Work, WorkKind } from './work';
+import type { Answer, Given, Wish, Work, WorkKind } from './work';
 
-const { file } = workerData as { file: string };
+/** The workshop that was asked about last. */
 let reading: Reading | null = null;
+
+function readingOf(file: string): Reading {
+  if (reading?.file !== file) letGo();
+  reading ??= new Reading(file);
+  return reading;
+}
+
+function letGo(): void {
+  void reading?.store.destroy();
+  reading = null;
+}
 
 /** Each kind of work by its name; what it leans on is read when it is first asked for. */
 const works: {
@@ -32,13 +43,12 @@ const works: {
   unreadable: (_, { store }) => new UnreadableRows(store).all(),
 };
 
-async function answer({ number, kind, asked }: Wish): Promise<Answer> {
+async function answer({ file, kind, asked }: Wish): Promise<Answer> {
   try {
-    reading ??= new Reading(file);
-    return { number, gives: await works[kind](asked as never, reading) };
+    return { gives: await works[kind](asked as never, readingOf(file)) };
   } catch (error) {
     const reason = error instanceof Error ? (error.stack ?? error.message) : String(error);
-    return { number, reason, problem: problemOf(error) };
+    return { reason, problem: problemOf(error) };
   }
 }
 
@@ -50,4 +60,7 @@ function problemOf(error: unknown): { status: number; title: string; detail: str
   return null;
 }
 
-parentPort?.on('message', (wish: Wish) => void answer(wish).then((given) => parentPort?.postMessage(given)));
+parentPort?.on('message', (given: Given) => {
+  if (!('letGo' in given)) void answer(given).then((answered) => parentPort?.postMessage(answered));
+  else if (reading?.file === given.letGo) letGo();
+});

@@ -11,7 +11,7 @@ export class Reading {
   readonly designs;
   private kept: { readonly stamp: string; readonly workshop: Workshop } | null = null;
 
-  constructor(file: string) {
+  constructor(readonly file: string) {
     this.store = openReader(file);
     this.designs = new DesignsStore(this.store);
   }

@@ -31,16 +31,17 @@ export interface Work {
 }
 export type WorkKind = keyof Work;
 
-/** A wish as a thread gets it, and its answer. */
+/** A wish as a thread gets it, with the workshop's file it is about, and its answer. */
 export interface Wish {
-  readonly number: number;
+  readonly file: string;
   readonly kind: WorkKind;
   readonly asked: unknown;
 }
+/** What a thread is given: a wish, or a file to close. */
+export type Given = Wish | { readonly letGo: string };
 export type Answer =
-  | { readonly number: number; readonly gives: unknown }
+  | { readonly gives: unknown }
   | {
-      readonly number: number;
       readonly problem: { readonly status: number; readonly title: string; readonly detail: string } | null;
       readonly reason: string;
     };
