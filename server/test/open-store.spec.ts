@@ -166,6 +166,7 @@ test('what is new comes after all that a workshop has been through: one of any d
     '2026-11-30-needs',
     '2026-11-30-sharing',
     '2026-11-30-week',
+    '2026-12-02-painted',
   ];
   expect(Object.keys(migrations).sort().slice(0, landed.length)).toEqual(landed);
 });

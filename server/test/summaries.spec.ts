@@ -1,5 +1,6 @@
 import { startingCup, startingDesign, type Design, type DesignPage } from '@aurantia/core';
 import sharp from 'sharp';
+import { ShelfStore } from '../src/shelf/shelf-store';
 import { demoFile, newFile, running, type Running } from './memory';
 
 let server: Running;
@@ -46,6 +47,28 @@ test('a save, a jar used up and a changed setting make lines old, and they come 
   const [{ item }] = [demoFile('copper-eaves').design.blends[0].parts[0]];
   await server.ask('POST', `/api/shelf/${item}/movements`, { why: 'counted anew', amount: 0.5 });
   expect((await fresh('?search=copper')).designs[0]).toMatchObject({ line: '14 coats, 1 thing to look at', level: 'look' });
+});
+
+test('a line that comes anew leaves its picture be, until what it is painted from is another', async () => {
+  const before = (await fresh('?search=copper')).designs[0];
+  // Another picture in its place shows whether it is painted over.
+  const put = { picture: new TextEncoder().encode('as it was') };
+  await server.store.updateTable('summary').set(put).where('design_id', '=', before.id).execute();
+  const shown = async ({ picture }: DesignPage['designs'][number]) =>
+    (await server.app.inject({ url: picture?.src ?? '', headers: { host: '127.0.0.1:4310' } })).body;
+  const [{ item }] = demoFile('copper-eaves').design.blends[0].parts;
+  await server.ask('POST', `/api/shelf/${item}/movements`, { why: 'counted anew', amount: 0.5 });
+  const counted = (await fresh('?search=copper')).designs[0];
+  expect(counted.line).not.toBe(before.line);
+  expect(counted.picture).toEqual(before.picture);
+  expect(await shown(counted)).toBe('as it was');
+  const { document, revision } = await new ShelfStore(server.store).one(item);
+  if (document.kind !== 'glitter') throw new Error(`${item} is no glitter.`);
+  const jar = { ...document, flake: { ...document.flake, colour: '#123456' } };
+  expect((await server.ask('PUT', `/api/shelf/${item}`, { parent: revision, document: jar })).status).toBe(200);
+  const other = (await fresh('?search=copper')).designs[0];
+  expect(other.picture?.src).not.toBe(before.picture?.src);
+  expect(await shown(other)).not.toBe('as it was');
 });
 
 test('designs are found by words of their names and cups, without accents or case, and nothing typed is a pattern', async () => {

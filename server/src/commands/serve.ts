@@ -14,8 +14,8 @@ import { failed } from './failed';
 
 const SCREENS = join(PROGRAM_FOLDER, 'web', 'dist', 'browser');
 const HOUR = 3_600_000;
-/** ms after the start at which what can wait is done: a maker who has just started it wants to see the cups. */
-const SETTLED = 12_000;
+/** ms after the start at which what can wait is done: a maker who has just started it wants to see the cups, and to begin. */
+const SETTLED = 60_000;
 
 /** `serve [--demo] [--share] [--ahead]`: opens the memory, listens on this computer only (with --share on its network too, for devices let in), prints one address, stops cleanly. */
 async function main(): Promise<void> {

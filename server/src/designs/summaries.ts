@@ -41,7 +41,7 @@ export class Summaries {
     const rows = await (grouped ? tagged.orderBy(sql`tag is null`).orderBy('tag') : found)
       .leftJoin('summary', 'summary.design_id', 'design.id')
       .select(['id', 'name', 'cup', 'latest', 'kept_at', 'removed_at', 'archived_at'])
-      .select(['revision', 'stamp', 'line', 'level', 'width', 'height'])
+      .select(['revision', 'stamp', 'line', 'level', 'width', 'height', 'painted'])
       .$if(wanted.order === 'name', (query) => query.orderBy(sql`name collate nocase`))
       .orderBy(wanted.removed ? 'removed_at' : 'kept_at', 'desc')
       .orderBy('id')
@@ -51,7 +51,7 @@ export class Summaries {
     const tags = await this.marks.of(rows.map(({ id }) => id));
     const designs = rows.map((row): DesignSummary => {
       const { id, name, cup, latest, kept_at: keptAt, revision, line, width, height } = row;
-      const at = `${revision}-${encodeURIComponent(row.stamp ?? '')}`;
+      const at = encodeURIComponent(row.painted || `${revision}-${row.stamp}`);
       return {
         id,
         name,
@@ -91,7 +91,12 @@ export class Summaries {
   }
 
   private async make(id: string): Promise<void> {
-    const row = await this.aside.do('summary', { id }, { later: true });
+    const { picture, ...line } = await this.aside.do('summary', { id }, { later: true });
+    if (picture === null) {
+      await this.store.updateTable('summary').set(line).where('design_id', '=', id).execute();
+      return;
+    }
+    const row = { ...line, ...picture };
     await this.store
       .insertInto('summary')
       .values({ design_id: id, ...row })

@@ -1,8 +1,8 @@
 /**
- * ms a design is left alone after a save before its picture is made anew: while it is typed on, nobody sees it, and the
- * processor is the maker's.
+ * ms a design is left alone after a save before its picture is made anew: a maker who works on it looks at it for a while
+ * between two changes, nobody sees its picture meanwhile, and the processor is the maker's. Home asks for it at once.
  */
-const QUIET = 20_000;
+const QUIET = 120_000;
 /** The most that wait to be made: whoever scrolls on asks again for what is in sight then. */
 const MOST_WAITING = 200;
 

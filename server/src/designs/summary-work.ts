@@ -1,7 +1,9 @@
-import { cupField, designLine, fieldPlanOf, flakeField, planOf, type DesignLine } from '@aurantia/core';
+import { createHash } from 'node:crypto';
+import { cupField, designLine, fieldPlanOf, flakeField, planOf, type Cup, type DesignLine, type FieldPlan } from '@aurantia/core';
 import { figureBox, figureStance, handleColour, mouthColours, mouthOf, paintedCup } from '@aurantia/core/figure';
 import sharp from 'sharp';
 import type { Reading } from '../aside/reading';
+import { PROGRAM } from '../workshop/stamp';
 
 export interface SummaryAsked {
   readonly id: string;
@@ -12,6 +14,13 @@ export interface Summary extends DesignLine {
   /** what it is of: the design's revision, and the state of the workshop */
   readonly revision: number;
   readonly stamp: string;
+  /** what its picture is painted from, in short */
+  readonly painted: string;
+  /** null where the one kept was painted from the same */
+  readonly picture: Picture | null;
+}
+
+interface Picture {
   /** WebP, `DOTS` to a css pixel */
   readonly picture: Uint8Array;
   /** css pixels at one a mm */
@@ -30,18 +39,27 @@ export async function summaryOf({ id }: SummaryAsked, from: Reading): Promise<Su
   const { document, revision } = await from.designs.newest(id);
   const { workshop, stamp } = await from.workshop();
   const plan = planOf(document, workshop);
-  const { stations } = document.cup;
-  const box = figureBox(document.cup, SCALE);
+  const [field, handle] = [fieldPlanOf(plan), handleColour(plan)];
+  const painted = shortFor([PROGRAM, field, document.cup, handle]);
+  const kept = await from.store.selectFrom('summary').where('design_id', '=', id).select('painted').executeTakeFirst();
+  // A jar weighed or a day gone by changes lines, seldom pictures; and painting takes most of the time.
+  const picture = kept?.painted === painted ? null : await paintedFrom(field, document.cup, handle);
+  return { revision, stamp, ...designLine(plan), painted, picture };
+}
+
+const shortFor = (made: readonly unknown[]): string => createHash('sha256').update(JSON.stringify(made)).digest('base64url');
+
+async function paintedFrom(plan: FieldPlan, cup: Cup, handle: string): Promise<Picture> {
+  const box = figureBox(cup, SCALE);
   const [width, height] = [box.width * DOTS, box.height * DOTS];
-  const stance = figureStance(document.cup, SCALE, DOTS);
-  const field = flakeField(cupField(fieldPlanOf(plan), document.cup, SCALE * DOTS));
-  const pixels = paintedCup(field, document.cup, { width, height, stance, turn: 0, handle: handleColour(plan) });
+  const stance = figureStance(cup, SCALE, DOTS);
+  const field = flakeField(cupField(plan, cup, SCALE * DOTS));
+  const pixels = paintedCup(field, cup, { width, height, stance, turn: 0, handle });
   const picture = await sharp(pixels, { raw: { width, height, channels: 4 } })
-    .composite([{ input: Buffer.from(mouth(width, height, mouthOf(stations, stance))) }])
+    .composite([{ input: Buffer.from(mouth(width, height, mouthOf(cup.stations, stance))) }])
     .webp({ quality: QUALITY, effort: 3 })
     .toBuffer();
-  const size = { width: box.width / SCALE, height: box.height / SCALE };
-  return { revision, stamp, ...designLine(plan), picture: new Uint8Array(picture), ...size };
+  return { picture: new Uint8Array(picture), width: box.width / SCALE, height: box.height / SCALE };
 }
 
 /** The open rim as a drawing of the picture's own size. */

@@ -31,6 +31,8 @@ export interface Tables {
     height: number;
     /** WebP */
     picture: Uint8Array;
+    /** what the picture was painted from, in short; empty where that wasn't written down yet */
+    painted: Generated<string>;
   };
   revision: {
     row: Generated<number>;

@@ -2,7 +2,7 @@ import { sql } from 'kysely';
 import type { Store } from '../store/open-store';
 
 /** Another look of the pictures, or other lines, make all kept ones old. */
-const PROGRAM = 1;
+export const PROGRAM = 1;
 
 /**
  * Says which state a workshop is in as far as plans hang on it: the shelf, the settings, the day. As long as it is the

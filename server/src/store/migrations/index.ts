@@ -2,6 +2,7 @@ import type { Migration } from 'kysely';
 import * as firstTables from './2026-11-25-first-tables';
 import * as ledger from './2026-11-25-ledger';
 import * as makes from './2026-11-28-makes';
+import * as painted from './2026-12-02-painted';
 import * as palettes from './2026-11-25-palettes';
 import * as photos from './2026-11-29-photos';
 import * as readings from './2026-11-29-readings';
@@ -28,4 +29,5 @@ export const migrations: Record<string, Migration> = {
   '2026-11-30-needs': needs,
   '2026-11-30-sharing': sharing,
   '2026-11-30-week': week,
+  '2026-12-02-painted': painted,
 };
