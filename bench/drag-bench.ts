@@ -78,7 +78,7 @@ async function motifs(browser: Browser, program: Program): Promise<void> {
 export async function dragRows(program: Program): Promise<readonly Row[]> {
   const rows: Row[] = [];
   for (const drag of drags) {
-    const browser = await openBrowser(false);
+    const browser = await openBrowser(false, true);
     try {
       await drag.ready(browser, program);
       await painted(browser);

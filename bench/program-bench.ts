@@ -11,7 +11,7 @@ import { weekPageRow } from './week-page-bench';
 export async function programRows(): Promise<readonly Row[]> {
   const program = new Program(true);
   await program.start();
-  const browser = await openBrowser();
+  const browser = await openBrowser(true, true);
   try {
     return [
       ...(await saveRows(program)),

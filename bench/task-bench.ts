@@ -65,7 +65,7 @@ const doings: readonly Doing[] = [
 export async function taskRows(program: Program): Promise<readonly Row[]> {
   const rows: Row[] = [];
   for (const doing of doings) {
-    const browser = await openBrowser(doing.solid);
+    const browser = await openBrowser(doing.solid, true);
     try {
       rows.push(await taskRow(browser, program, doing));
     } finally {

@@ -51,7 +51,7 @@ async function withoutDevices(program: Program): Promise<void> {
 export async function timersRow(): Promise<Row> {
   const program = new Program(true);
   await program.start();
-  const browser = await openBrowser(false);
+  const browser = await openBrowser(false, true);
   try {
     const makes: string[] = [];
     for (let i = 0; i < TIMERS; i += 1) makes.push(await resting(program, DESIGNS[i % DESIGNS.length]));

@@ -43,7 +43,7 @@ const PIN = `
 export async function weekPageRow(): Promise<Row> {
   const program = new Program(true);
   await program.start();
-  const browser = await openBrowser(false);
+  const browser = await openBrowser(false, true);
   try {
     const lines = Array.from({ length: MORE }, (_, at) => `Guest ${at + 1};${NAMES[at % NAMES.length]};1;`);
     await program.send('POST', 'orders/table', { text: ['who;design;cups;due', ...lines].join('\n') });

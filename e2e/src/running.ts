@@ -1,6 +1,3 @@
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { openBrowser, PATIENCE, resize, type Browser } from './browser';
 import { copyOfDemo } from './made-demo';
 import { Program } from './program';
@@ -10,7 +7,6 @@ export let program: Program;
 export let browser: Browser;
 
 /* One file after another finds the program where the last one had it, and the browser with what it compiled of it: as a maker does each day. */
-const PROFILE = mkdtempSync(join(tmpdir(), 'aurantia-chromium-'));
 let usualPort = '0';
 /** What pages keep, other than the program itself. */
 const KEPT_BY_PAGES = 'cookies,local_storage,indexeddb,file_systems,service_workers,cache_storage';
@@ -24,13 +20,12 @@ async function startProgram(demo: boolean): Promise<void> {
 
 /** Begun by the first file that wants it: a browser takes seconds of a processor to begin. */
 let open: { readonly graphics: boolean } | null = null;
-process.once('beforeExit', () => void closeBrowser().then(() => rmSync(PROFILE, { recursive: true, force: true })));
+process.once('beforeExit', () => void closeBrowser());
 
 async function startBrowser(graphics: boolean): Promise<void> {
   if (open?.graphics === graphics) return;
   await closeBrowser();
-  // Where the last one still holds the folder, a new one does.
-  browser = await openBrowser(graphics, PROFILE).catch(() => openBrowser(graphics));
+  browser = await openBrowser(graphics);
   open = { graphics };
   await forgetful();
 }

@@ -186,7 +186,7 @@ async function main(): Promise<void> {
   const wanted = shots.filter(({ name }) => names.length === 0 || names.includes(name));
   mkdirSync(FOLDER, { recursive: true });
   const program = new Program(true);
-  const browser = await openBrowser();
+  const browser = await openBrowser(true, true);
   try {
     await program.start();
     await resize(browser, 1280, 800);
