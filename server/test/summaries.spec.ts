@@ -71,6 +71,18 @@ test('a line that comes anew leaves its picture be, until what it is painted fro
   expect(await shown(other)).not.toBe('as it was');
 });
 
+test('one that was just changed is found however far it is asked for, until that is known', async () => {
+  await fresh();
+  const { body } = await server.ask('GET', '/api/designs/peat-fire');
+  const { revision, document } = body as { revision: number; document: Design };
+  const found = () => Promise.all(['look', 'open'].map((level) => names(`?level=${level}`)));
+  expect(await found()).toEqual([[], []]);
+  await server.ask('PUT', '/api/designs/peat-fire', { parent: revision, document: { ...document, coats: [] } });
+  expect(await found()).toEqual([['Peat Fire'], ['Peat Fire']]);
+  await fresh('?level=look');
+  expect(await found()).toEqual([[], ['Peat Fire']]);
+});
+
 test('designs are found by words of their names and cups, without accents or case, and nothing typed is a pattern', async () => {
   await server.ask('POST', '/api/designs', { ...startingDesign('a', 'Café 100 %_glow', startingCup) });
   expect(await names('?search=cafe')).toEqual(['Café 100 %_glow']);

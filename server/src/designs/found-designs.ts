@@ -9,7 +9,7 @@ export interface DesignsWanted {
   /** words that name, cup or tags have, each of them */
   readonly search: string;
   readonly tag: string | null;
-  /** how far they are, as their line was worked out last */
+  /** how far they are, as their line was worked out last; what was changed since might be any */
   readonly level: (typeof designLevels)[number] | null;
   /** kept last at or after this moment, and before that one, ISO 8601 */
   readonly since: string | null;
@@ -53,9 +53,18 @@ export function foundDesigns(store: Store, wanted: DesignsWanted) {
     query = query.where(({ exists, selectFrom }) =>
       exists(selectFrom('design_tag').whereRef('design_tag.design_id', '=', 'design.id').where('tag', '=', tag).select('tag')),
     );
+  // How far one is that was just changed isn't known yet: it stays in sight until it is.
   if (level !== null)
-    query = query.where(({ exists, selectFrom }) =>
-      exists(selectFrom('summary').whereRef('summary.design_id', '=', 'design.id').where('level', '=', level).select('level')),
+    query = query.where(({ exists, not, selectFrom }) =>
+      not(
+        exists(
+          selectFrom('summary')
+            .whereRef('summary.design_id', '=', 'design.id')
+            .whereRef('summary.revision', '=', 'design.latest')
+            .where('level', '!=', level)
+            .select('level'),
+        ),
+      ),
     );
   return query;
 }
