@@ -69,6 +69,12 @@ test('a line that comes anew leaves its picture be, until what it is painted fro
   const other = (await fresh('?search=copper')).designs[0];
   expect(other.picture?.src).not.toBe(before.picture?.src);
   expect(await shown(other)).not.toBe('as it was');
+  // Whoever comes late with the earlier address gets what is there, and keeps nothing of it under that name.
+  const kept = async (src = '') => (await server.ask('GET', src)).headers['cache-control'];
+  expect([await kept(other.picture?.src), await kept(before.picture?.src)]).toEqual([
+    'private, max-age=31536000, immutable',
+    'no-store',
+  ]);
 });
 
 test('one that was just changed is found however far it is asked for, until that is known', async () => {

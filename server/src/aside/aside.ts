@@ -6,6 +6,7 @@ const PATIENCE = 30_000;
 
 /** Work about one workshop that would hold up every other answer (plans, pages, pictures), done in threads aside. */
 export class Aside {
+  private readonly threads: Threads;
   private closed = false;
 
   /**
@@ -15,8 +16,9 @@ export class Aside {
   constructor(
     private readonly file: string,
     private readonly shared: Threads | null = null,
-    private readonly threads = shared ?? new Threads(),
-  ) {}
+  ) {
+    this.threads = shared ?? new Threads();
+  }
 
   /**
    * @param later only got ready: it goes after whatever somebody waits for

@@ -38,6 +38,7 @@ const listed = stretch.extend({
   archived: z.stringbool().default(false),
   order: z.enum(designOrders).default('newest'),
 });
+const paintedFrom = z.object({ at: z.string().max(100).default('') });
 const revisionNumber = z.coerce.number().int().min(1).max(1e9);
 
 /** Designs: list, open, save onto a named revision, remove and bring back, files in and out. */
@@ -56,13 +57,14 @@ export const designsRoutes: FastifyPluginAsyncZod<Memory> = async (
     marks.set(request.params.id, request.body),
   );
 
-  // Its address names what it was made for, so it never changes.
-  app.get('/:id/picture.webp', { schema: { params: byId } }, async (request, reply) =>
-    reply
+  // Its address names what it was painted from, so it never changes; one painted anew meanwhile mustn't be kept under it.
+  app.get('/:id/picture.webp', { schema: { params: byId, querystring: paintedFrom } }, async ({ params, query }, reply) => {
+    const { picture, painted } = await summaries.picture(params.id);
+    return reply
       .type('image/webp')
-      .header('cache-control', 'private, max-age=31536000, immutable')
-      .send(Buffer.from(await summaries.picture(request.params.id))),
-  );
+      .header('cache-control', query.at === painted ? 'private, max-age=31536000, immutable' : 'no-store')
+      .send(Buffer.from(picture));
+  });
 
   app.post('/', { schema: { body: designSchema, response: { 201: kept } } }, async (request, reply) =>
     reply.code(201).send(await designs.create(request.body)),

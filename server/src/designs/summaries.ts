@@ -51,7 +51,6 @@ export class Summaries {
     const tags = await this.marks.of(rows.map(({ id }) => id));
     const designs = rows.map((row): DesignSummary => {
       const { id, name, cup, latest, kept_at: keptAt, revision, line, width, height } = row;
-      const at = encodeURIComponent(row.painted || `${revision}-${row.stamp}`);
       return {
         id,
         name,
@@ -60,7 +59,10 @@ export class Summaries {
         keptAt,
         line,
         level: row.level as DesignSummary['level'],
-        picture: width && height ? { src: `/api/designs/${encodeURIComponent(id)}/picture.webp?at=${at}`, width, height } : null,
+        picture:
+          width && height
+            ? { src: `/api/designs/${encodeURIComponent(id)}/picture.webp?at=${row.painted}`, width, height }
+            : null,
         // What can't be made is as fresh as it gets.
         fresh: (revision === latest && row.stamp === stamp) || this.queue.hasFailed(id, stateOf(latest, stamp)),
         tags: [...(tags.get(id) ?? [])],
@@ -74,10 +76,11 @@ export class Summaries {
   }
 
   /** @throws ProblemError 404 while there is none */
-  async picture(id: string): Promise<Uint8Array> {
-    const row = await this.store.selectFrom('summary').where('design_id', '=', id).select('picture').executeTakeFirst();
+  async picture(id: string): Promise<{ readonly picture: Uint8Array; readonly painted: string }> {
+    const of = this.store.selectFrom('summary').where('design_id', '=', id);
+    const row = await of.select(['picture', 'painted']).executeTakeFirst();
     if (!row) throw notFound('picture');
-    return row.picture;
+    return row;
   }
 
   /** After a save: made anew once the design is left alone. */
