@@ -1,7 +1,9 @@
 import { existsSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { Builder, By, Key, until, type WebElement } from 'selenium-webdriver';
 import { Driver as ChromeDriver, Options, ServiceBuilder } from 'selenium-webdriver/chrome';
 import { nowNamed } from './by-name';
+import { ROOT } from './program';
 
 export type Browser = ChromeDriver;
 
@@ -22,7 +24,12 @@ const WHOLE = '/usr/bin/chromium';
 export async function openBrowser(graphics = true, whole = false): Promise<Browser> {
   const options = new Options();
   // What was typed by one test isn't offered to another.
-  options.setUserPreferences({ 'autofill.profile_enabled': false, 'autofill.credit_card_enabled': false });
+  // What a page hands out to be saved would lie where the tests were started from.
+  options.setUserPreferences({
+    'autofill.profile_enabled': false,
+    'autofill.credit_card_enabled': false,
+    'download.default_directory': join(ROOT, '.test', 'saved'),
+  });
   options.setBinaryPath(!whole && existsSync(ENGINE) ? ENGINE : WHOLE);
   options.addArguments(
     '--headless=new',
@@ -50,9 +57,9 @@ export async function openBrowser(graphics = true, whole = false): Promise<Brows
   return browser;
 }
 
-/** An exact size of the page, whatever the window manager thinks. */
-export async function resize(browser: Browser, width: number, height: number): Promise<void> {
-  await browser.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', { width, height, deviceScaleFactor: 1, mobile: false });
+/** An exact size of the page, whatever the window manager thinks; each css pixel so many dots wide. */
+export async function resize(browser: Browser, width: number, height: number, deviceScaleFactor = 1): Promise<void> {
+  await browser.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', { width, height, deviceScaleFactor, mobile: false });
 }
 
 export async function see(browser: Browser, css: string): Promise<WebElement> {
