@@ -1,5 +1,5 @@
 import { Key } from 'selenium-webdriver';
-import { PATIENCE, openBrowser, painted, press, reads, see, valueOf } from '../src/browser';
+import { PATIENCE, openBrowser, painted, press, reads, resize, see, valueOf } from '../src/browser';
 import { cameAhead } from '../src/came-ahead';
 import { dragHandle } from '../src/drag-handle';
 import { browser, program, programForAll, visit } from '../src/running';
@@ -38,10 +38,48 @@ test('an edge is moved over the cup that the graphics card draws', async () => {
 test('drawn so, and painted by many hands, no page breaks a rule of its policy or logs a fault', async () => {
   await go('/designs/apiary-noon/areas', 'Left over on the wall');
   await painted(browser);
+  await resize(browser, 1280, 800, 2);
   await go('/designs/copper-eaves/colour', 'By the eye');
   await painted(browser);
+  await resize(browser, 1280, 800);
   const logged = await browser.manage().logs().get('browser');
   expect(logged.map((entry) => entry.message)).toEqual([]);
+});
+
+test('a cup on a screen of fine dots is painted by all hands, and though none of them can be begun but the first', async () => {
+  const other = await openBrowser(false);
+  try {
+    // A helper is the flake worker begun again; where it is to fail, from an address where there is nothing.
+    await other.sendDevToolsCommand('Page.addScriptToEvaluateOnNewDocument', {
+      source: `
+        const begun = window.Worker;
+        window.helpers = 0;
+        window.lost = 0;
+        Object.defineProperty(navigator, 'hardwareConcurrency', { value: 2 });
+        let first = null;
+        const breaks = location.hash === '#alone';
+        window.Worker = class extends begun {
+          constructor(url, how) {
+            const again = String(url) === first;
+            super(again && breaks ? '/nothing-here.js' : url, how);
+            first ??= String(url);
+            if (again) window.helpers += 1;
+            if (again) this.addEventListener('error', () => (window.lost += 1));
+          }
+        };`,
+    });
+    await resize(other, 1280, 800, 2);
+    const fine = async (hash: string) => {
+      await other.get('about:blank');
+      await other.get(`${program.address}/designs/copper-eaves/amounts${hash}`);
+      await painted(other);
+      expect(await other.executeScript('return [window.helpers, window.lost]')).toEqual([1, hash === '#alone' ? 1 : 0]);
+      return (await see(other, 'au-cup-view canvas')).takeScreenshot();
+    };
+    expect(await fine('#alone')).toBe(await fine(''));
+  } finally {
+    await other.quit();
+  }
 });
 
 test('the card shows its cup though the program went away before any small one was painted', async () => {

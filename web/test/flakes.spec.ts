@@ -15,17 +15,15 @@ class SlowWorker {
   constructor() {
     SlowWorker.latest = this;
   }
-  postMessage(request: { area?: string } | { helpers: [] } | 'stop') {
+  postMessage(request: { area?: string } | { cores: number } | 'stop') {
     if (request === 'stop') this.stops += 1;
-    else if (!('helpers' in request)) this.asked.push(request);
+    else if (!('cores' in request)) this.asked.push(request);
   }
   terminate() {
     this.ended = true;
   }
 }
 Object.assign(globalThis, { Worker: SlowWorker });
-// One core: nobody helps.
-Object.defineProperty(navigator, 'hardwareConcurrency', { value: 1, configurable: true });
 
 const planned = (of: typeof design) => fieldPlanOf(planOf(of, { settings: defaultSettings, shelf: [...shelf] }));
 const plan = planned(design);

@@ -16,8 +16,16 @@ export type FlakeReply = { readonly field: FlakeField } | { readonly stopped: tr
 
 export const STOP = 'stop';
 
-/** How the workers of a crew find each other: the one that the page speaks to gets the others' ends, each of them its own. */
-export type CrewMessage = { readonly helpers: readonly MessagePort[] } | { readonly helps: MessagePort };
+/**
+ * What the page tells its crew: the one that it speaks to how many cores there are, and which helper is lost, counted from 0 as
+ * they were begun; a helper the end that it is spoken to through.
+ */
+export type CrewMessage = { readonly cores: number } | { readonly lost: number } | { readonly helps: MessagePort };
+
+/** The one that the page speaks to wants another helper, with this end. */
+export interface CrewWish {
+  readonly begin: MessagePort;
+}
 
 /** What a helper is asked for, its rows of a picture, and what it gives; null where it was stopped, or couldn't. */
 export interface StripeWish {

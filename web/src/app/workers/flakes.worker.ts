@@ -11,16 +11,28 @@ import {
   type FieldRequest,
   type FieldWork,
 } from '@aurantia/core';
-import { STOP, type CrewMessage, type FlakeReply, type FlakeRequest, type StripeReply, type StripeWish } from './flake-request';
+import { handsFor } from './flake-hands';
+import { FlakeHelper } from './flake-helper';
+import {
+  STOP,
+  type CrewMessage,
+  type CrewWish,
+  type FlakeReply,
+  type FlakeRequest,
+  type StripeReply,
+  type StripeWish,
+} from './flake-request';
 
 /** ms between two looks at what is said meanwhile */
 const LISTEN_EVERY = 20;
-/** Pictures of more pixels than this are shared out, and shown coarse before they are shown fine. */
+/** Pictures of more pixels than this are shown coarse before they are shown fine. */
 const LARGE = 300_000;
 /** The coarse picture has so many times fewer pixels either way: it takes a fraction of the time. */
 const COARSE = 4;
 
-let helpers: readonly MessagePort[] = [];
+/** begun when a picture is large enough for them */
+const helpers: FlakeHelper[] = [];
+let cores = 1;
 /** the wish that is worked on; another one, or none, stops it */
 let current = 0;
 
@@ -53,14 +65,26 @@ async function stripe(work: FieldWork, number: number, from: number, to: number)
   }
 }
 
-/** Drops flakes off the main thread: alone where there are few, else with all helpers, each some rows. */
+/** The first helpers, so many; those that aren't there yet are begun by the page. */
+function helpersOf(count: number): readonly FlakeHelper[] {
+  while (helpers.length < count) {
+    const { port1, port2 } = new MessageChannel();
+    helpers.push(new FlakeHelper(port1));
+    postMessage({ begin: port2 } satisfies CrewWish, { transfer: [port2] });
+  }
+  return helpers.slice(0, count);
+}
+
+/** Drops flakes off the main thread: alone where there are few, else with helpers, each some rows. */
 async function drop(request: FlakeRequest, number: number): Promise<void> {
   const wanted = fieldRequest(request);
   const { width, height } = wanted;
-  const large = width * height > LARGE;
-  const cuts = stripesOf(height, large ? 1 + helpers.length : 1);
-  const others = cuts.slice(2).map((to, i) => helped(helpers[i], { number, request, from: cuts[i + 1], to }));
-  if (large) say({ field: { ...flakeField(fieldRequest(request, COARSE)), done: 0 } });
+  // First something to look at: helpers that begin meanwhile would hold it up.
+  if (width * height > LARGE) say({ field: { ...flakeField(fieldRequest(request, COARSE)), done: 0 } });
+  const cuts = stripesOf(height, handsFor(width * height, cores));
+  const others = helpersOf(cuts.length - 2).map((helper, i) =>
+    helper.rows({ number, request, from: cuts[i + 1], to: cuts[i + 2] }),
+  );
   const work = fieldWork(wanted);
   const own = await stripe(work, number, 0, cuts[1]);
   if (own === null) return say({ stopped: true });
@@ -78,19 +102,6 @@ async function drop(request: FlakeRequest, number: number): Promise<void> {
     [tokens, owner, colours?.colours].flatMap((array) => (array ? [array.buffer] : [])),
   );
 }
-
-/** Asks a helper for some rows. */
-const helped = (port: MessagePort, wish: StripeWish): Promise<DroppedStripe | null> =>
-  new Promise((resolve) => {
-    const answered = ({ data }: MessageEvent<StripeReply>) => {
-      if (data.number !== wish.number) return;
-      port.removeEventListener('message', answered);
-      resolve(data.stripe);
-    };
-    port.addEventListener('message', answered);
-    port.start();
-    port.postMessage(wish);
-  });
 
 /** A helper does the rows it is asked for, until something else is asked of it. */
 function help(port: MessagePort): void {
@@ -114,8 +125,9 @@ let wishes = 0;
 addEventListener('message', ({ data }: MessageEvent<FlakeRequest | typeof STOP | CrewMessage>) => {
   if (data === STOP) {
     current = 0;
-    for (const port of helpers) port.postMessage(STOP);
-  } else if ('helpers' in data) ({ helpers } = data);
+    for (const helper of helpers) helper.stop();
+  } else if ('cores' in data) ({ cores } = data);
+  else if ('lost' in data) helpers[data.lost].lose();
   else if ('helps' in data) help(data.helps);
   else {
     wishes += 1;

@@ -1,27 +1,29 @@
-import type { CrewMessage } from './flake-request';
+import type { CrewMessage, CrewWish, FlakeReply } from './flake-request';
 
 /* The workers, apart, so that the bundler sees their addresses as it wants them. */
 
-/** More hands than this would wait for each other. */
-const MOST_HANDS = 8;
-
 const flakeWorker = (): Worker => new Worker(new URL('./flakes.worker', import.meta.url), { type: 'module' });
 
-/** Drops flakes: one worker that the page speaks to, and as many helpers as the machine has cores left. */
+/** Drops flakes: one worker that the page speaks to, and the helpers that it wants, begun when it wants them. */
 export function newFlakeWorker(): FlakeCrew {
   const foreman = flakeWorker();
-  const hands = Math.min(MOST_HANDS, navigator.hardwareConcurrency || 1);
-  const helpers = Array.from({ length: hands - 1 }, flakeWorker);
-  const channels = helpers.map(() => new MessageChannel());
-  helpers.forEach((helper, i) => helper.postMessage({ helps: channels[i].port1 } satisfies CrewMessage, [channels[i].port1]));
-  const ports = channels.map(({ port2 }) => port2);
-  foreman.postMessage({ helpers: ports } satisfies CrewMessage, ports);
+  const helpers: Worker[] = [];
+  const tell = (message: CrewMessage, transfer: Transferable[] = []) => foreman.postMessage(message, transfer);
+  const begin = ({ begin: end }: CrewWish) => {
+    const helper = flakeWorker();
+    const place = helpers.push(helper) - 1;
+    // Its rows are done without it.
+    helper.onerror = () => tell({ lost: place });
+    helper.postMessage({ helps: end } satisfies CrewMessage, [end]);
+  };
+  tell({ cores: navigator.hardwareConcurrency || 1 });
   return {
-    set onmessage(told: FlakeCrew['onmessage']) {
-      foreman.onmessage = told;
+    set onmessage(told: (event: MessageEvent<FlakeReply>) => void) {
+      foreman.onmessage = (event: MessageEvent<FlakeReply | CrewWish>) =>
+        'begin' in event.data ? begin(event.data) : told(event as MessageEvent<FlakeReply>);
     },
-    set onerror(failed: FlakeCrew['onerror']) {
-      for (const one of [foreman, ...helpers]) one.onerror = failed;
+    set onerror(failed: (event: ErrorEvent) => void) {
+      foreman.onerror = failed;
     },
     postMessage: (wish) => foreman.postMessage(wish),
     terminate: () => [foreman, ...helpers].forEach((one) => one.terminate()),
@@ -30,8 +32,8 @@ export function newFlakeWorker(): FlakeCrew {
 
 /** Workers that make one picture together, spoken to as if they were one. */
 export interface FlakeCrew {
-  onmessage: ((event: MessageEvent) => void) | null;
-  onerror: ((event: ErrorEvent) => void) | null;
+  onmessage: (event: MessageEvent<FlakeReply>) => void;
+  onerror: (event: ErrorEvent) => void;
   postMessage(wish: unknown): void;
   terminate(): void;
 }
