@@ -23,11 +23,11 @@ const WHOLE = '/usr/bin/chromium';
  */
 export async function openBrowser(graphics = true, whole = false): Promise<Browser> {
   const options = new Options();
-  // What was typed by one test isn't offered to another.
-  // What a page hands out to be saved would lie where the tests were started from.
   options.setUserPreferences({
+    // What was typed by one test isn't offered to another.
     'autofill.profile_enabled': false,
     'autofill.credit_card_enabled': false,
+    // What a page hands out to be saved would lie where the tests were started from.
     'download.default_directory': join(ROOT, '.test', 'saved'),
   });
   options.setBinaryPath(!whole && existsSync(ENGINE) ? ENGINE : WHOLE);

@@ -63,8 +63,9 @@ test('a cup on a screen of fine dots is painted by all hands, and though none of
             const again = String(url) === first;
             super(again && breaks ? '/nothing-here.js' : url, how);
             first ??= String(url);
-            if (again) window.helpers += 1;
-            if (again) this.addEventListener('error', () => (window.lost += 1));
+            if (!again) return;
+            window.helpers += 1;
+            this.addEventListener('error', () => (window.lost += 1));
           }
         };`,
     });

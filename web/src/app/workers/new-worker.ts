@@ -8,7 +8,7 @@ const flakeWorker = (): Worker => new Worker(new URL('./flakes.worker', import.m
 export function newFlakeWorker(): FlakeCrew {
   const foreman = flakeWorker();
   const helpers: Worker[] = [];
-  const tell = (message: CrewMessage, transfer: Transferable[] = []) => foreman.postMessage(message, transfer);
+  const tell = (message: CrewMessage) => foreman.postMessage(message);
   const begin = ({ begin: end }: CrewWish) => {
     const helper = flakeWorker();
     const place = helpers.push(helper) - 1;
