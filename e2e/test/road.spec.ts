@@ -76,6 +76,7 @@ test('from a cup to a card that someone else can work from', async () => {
   // Coats, with one of ink among them.
   await stage('Coats');
   await press(browser, 'Suggest the coats');
+  await reads(browser, 'Rest until cured through');
   await press(browser, 'Add a coat');
   await pick('Ink in resin');
   await reads(browser, 'Tinted resin: Tarn');

@@ -163,9 +163,11 @@ export class CoatsStage {
       .whole(this.design())
       .pipe(finalize(() => this.thinking.set(false)))
       .subscribe({
-        // A coat that was laid by hand meanwhile stays.
-        next: ({ coats }) =>
-          this.refused.set(this.session.change((design) => (design.coats.length > 0 ? design : { ...design, coats }))),
+        next: ({ coats }) => {
+          // A coat that was laid by hand meanwhile stays; what a suggestion would do otherwise is told beside it.
+          if (this.design().coats.length > 0) this.suggesting.set(true);
+          else this.refused.set(this.session.change((design) => ({ ...design, coats })));
+        },
         error: (error: unknown) => this.notices.failed(error),
       });
   }
