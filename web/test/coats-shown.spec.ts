@@ -1,17 +1,14 @@
 import { computed, linkedSignal, signal } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { designSchema, planOf, startingItem, type Design, type ShelfItem, type WallPlace } from '@aurantia/core';
-import { of, Subject } from 'rxjs';
 import { AmountsStage } from '../src/app/design/amounts-stage/amounts-stage';
 import { placeAt } from '@aurantia/core/section';
 import { AsItGrows } from '../src/app/design/coats-stage/as-it-grows/as-it-grows';
 import { ByClock } from '../src/app/design/coats-stage/by-clock/by-clock';
-import { CoatsStage } from '../src/app/design/coats-stage/coats-stage';
 import { CutThrough } from '../src/app/design/coats-stage/cut-through/cut-through';
 import { OpenDesign } from '../src/app/design/open-design';
 import { PracticeNote } from '../src/app/design/practice-note/practice-note';
 import { DesignSession } from '../src/app/design/session';
-import { SuggestedCoats } from '../src/app/services/suggested-coats';
 import { WorkshopMemory } from '../src/app/services/workshop';
 import { design, labelled, memoryStub, shelf, typeInto } from './workshop';
 
@@ -41,7 +38,7 @@ function opened(given: Design) {
   TestBed.configureTestingModule({
     providers: [
       { provide: WorkshopMemory, useValue: memory },
-      { provide: OpenDesign, useValue: { design: document, plan, probe, upTo, openCoat: signal(null) } },
+      { provide: OpenDesign, useValue: { design: document, plan, probe, upTo } },
       { provide: DesignSession, useValue: { change } },
     ],
   });
@@ -60,37 +57,6 @@ async function press(fixture: ComponentFixture<unknown>, text: string | RegExp):
   found.click();
   await fixture.whenStable();
 }
-
-describe('suggested coats', () => {
-  async function asked() {
-    const open = opened({ ...twice, coats: [] });
-    const whole = new Subject<Design>();
-    TestBed.overrideProvider(SuggestedCoats, { useValue: { whole: () => whole, otherwise: () => of([]) } });
-    const fixture = TestBed.createComponent(CoatsStage);
-    await fixture.whenStable();
-    await press(fixture, 'Suggest the coats');
-    const come = async () => {
-      whole.next(twice);
-      whole.complete();
-      await fixture.whenStable();
-    };
-    return { ...open, fixture, come };
-  }
-  test('are laid where there were none', async () => {
-    const { document, fixture, come } = await asked();
-    await come();
-    expect(document().coats).toEqual(twice.coats);
-    expect(words(fixture)).not.toContain('What I’d do otherwise');
-  });
-  test('that come after one was laid by hand leave it, and are told beside it', async () => {
-    const { document, fixture, come } = await asked();
-    const byHand = twice.coats.slice(1, 2);
-    document.update((now) => ({ ...now, coats: byHand }));
-    await come();
-    expect(document().coats).toEqual(byHand);
-    expect(words(fixture)).toContain('What I’d do otherwise');
-  });
-});
 
 describe('by the clock', () => {
   async function clock() {

@@ -1,8 +1,9 @@
-import { signal } from '@angular/core';
+import { computed, signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { Router } from '@angular/router';
-import type { Design, Otherwise } from '@aurantia/core';
+import { planOf, type Design, type Otherwise } from '@aurantia/core';
 import { of } from 'rxjs';
+import { CoatsStage } from '../src/app/design/coats-stage/coats-stage';
 import { Suggestions } from '../src/app/design/coats-stage/suggestions/suggestions';
 import { OpenDesign } from '../src/app/design/open-design';
 import { DesignSession } from '../src/app/design/session';
@@ -43,6 +44,10 @@ const create = jest.fn((document: Design) => of({ document, revision: 1, keptAt:
 const navigate = jest.fn();
 let memory: ReturnType<typeof memoryStub>;
 const document = signal(design);
+const change = (by: (now: Design) => Design) => {
+  document.update(by);
+  return null;
+};
 
 beforeEach(() => {
   jest.useFakeTimers();
@@ -55,8 +60,15 @@ beforeEach(() => {
     providers: [
       { provide: WorkshopMemory, useValue: { ...memory, cups: signal([{ cup }]) } },
       { provide: Notices, useValue: { failed, say: said } },
-      { provide: DesignSession, useValue: { fix } },
-      { provide: OpenDesign, useValue: { design: document } },
+      { provide: DesignSession, useValue: { fix, change } },
+      {
+        provide: OpenDesign,
+        useValue: {
+          design: document,
+          plan: computed(() => planOf(document(), memory.workshop())),
+          openCoat: signal(null),
+        },
+      },
       { provide: KeptDesigns, useValue: { create } },
       { provide: Router, useValue: { navigate } },
     ],
@@ -109,6 +121,35 @@ describe('a plan is suggested by a worker', () => {
   test('nobody waits for: it is ended', () => {
     TestBed.inject(SuggestedCoats).otherwise(design).subscribe().unsubscribe();
     expect(latest().ended).toBe(true);
+  });
+});
+
+describe('a plan of coats suggested where there were none', () => {
+  function asked() {
+    document.set({ ...design, coats: [] });
+    const fixture = TestBed.createComponent(CoatsStage);
+    fixture.detectChanges();
+    const root = fixture.nativeElement as HTMLElement;
+    [...root.querySelectorAll('button')].find(({ textContent }) => textContent?.trim() === 'Suggest the coats')?.click();
+    const come = async () => {
+      latest().onmessage?.({ data: { whole: design } });
+      await timePasses(500);
+      fixture.detectChanges();
+      return root.textContent ?? '';
+    };
+    return come;
+  }
+  test('is laid', async () => {
+    const come = asked();
+    expect(await come()).not.toContain('What I’d do otherwise');
+    expect(document().coats).toEqual(design.coats);
+  });
+  test('that comes once one was laid by hand leaves it, and is told beside it', async () => {
+    const come = asked();
+    const byHand = design.coats.slice(1, 2);
+    document.update((now) => ({ ...now, coats: byHand }));
+    expect(await come()).toContain('What I’d do otherwise');
+    expect(document().coats).toEqual(byHand);
   });
 });
 
