@@ -30,6 +30,7 @@ import { Flakes } from '../../services/flakes';
 import { Notices } from '../../services/notices';
 import { Painter } from '../../services/painter';
 import { RoomLight } from '../../services/room-light';
+import { ScreenDots } from '../../services/screen-dots';
 import { WorkshopMemory } from '../../services/workshop';
 import type { LatheCup } from './lathe-cup';
 import { AreaHandleDirective, type HandleMove } from '../area-handle/area-handle';
@@ -102,14 +103,14 @@ export class CupView {
   /** the areas of the picture last asked for */
   private asked: Plan['areas'] | null = null;
 
-  private readonly dots = Math.min(2, window.devicePixelRatio || 1);
+  private readonly dots = inject(ScreenDots).now;
   protected readonly stance = computed<Stance>(() => {
     const { width, height } = this.size();
     const stance = stanceIn(this.cup(), Math.max(80, width - RULER - 24), Math.max(80, height), 10);
     return { ...stance, axis: stance.axis + RULER };
   });
   /** pixels a mm of the unrolled wall: as many as the screen shows, so that flakes stay crisp */
-  private readonly grain = computed(() => Math.max(1, Math.round(this.stance().scale * this.dots * 4) / 4));
+  private readonly grain = computed(() => Math.max(1, Math.round(this.stance().scale * this.dots() * 4) / 4));
   protected readonly ticks = computed(() => {
     const units = this.memory.units();
     return ticksUpTo(this.plan().surface.height, units).map((tick) => ({ ...tick, y: rowOf(this.stance(), tick.mm) }));
@@ -119,7 +120,7 @@ export class CupView {
   private readonly edges = computed(() => edgeMarks(edgesOf(this.plan(), this.marked()), this.light.token('--peel')));
   private readonly drawnEdges = computed<Drawing>(() => ({
     ...this.size(),
-    dots: this.dots,
+    dots: this.dots(),
     wall: { how: 'cup', stations: this.cup().stations, stance: this.stance(), turn: this.turn() },
     marks: this.edges(),
   }));
@@ -271,12 +272,12 @@ export class CupView {
     if (!field || width === 0 || way === null) return;
     const canvas = this.canvas().nativeElement;
     if (way === 'solid') {
-      this.lathe?.draw(width, height, this.dots, stance, turn);
+      this.lathe?.draw(width, height, this.dots(), stance, turn);
       canvas.dataset['painted'] = way;
       return;
     }
     this.flat ??= new FlatCup(canvas, this.painter);
-    const shown = { width, height, dots: this.dots, stance, turn, handle: this.handleColour() };
+    const shown = { width, height, dots: this.dots(), stance, turn, handle: this.handleColour() };
     this.flat.draw({ field, cup: this.cup() }, shown, {
       hung: (hung) => this.paintedTurn.set(hung),
       failed: (error) => this.notices.failed(error),

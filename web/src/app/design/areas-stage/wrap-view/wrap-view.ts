@@ -26,6 +26,7 @@ import {
 import { AreaHandleDirective, type HandleMove } from '../../../parts/area-handle/area-handle';
 import { ticksUpTo } from '../../../parts/cup-view/ruler';
 import { RoomLight } from '../../../services/room-light';
+import { ScreenDots } from '../../../services/screen-dots';
 import { WorkshopMemory } from '../../../services/workshop';
 import { bubblesOf } from './wrap-bubbles';
 import type { Drawing } from '../../../drawn/drawing';
@@ -62,7 +63,7 @@ export class WrapView {
 
   protected readonly size = signal({ width: 0, height: 0 });
   protected readonly viewBox = computed(() => `0 0 ${this.size().width} ${this.size().height}`);
-  private readonly dots = Math.min(2, window.devicePixelRatio || 1);
+  private readonly dots = inject(ScreenDots).now;
   /** apart from the design, so that a moved area draws no wall anew */
   private readonly cup = computed(() => this.design().cup);
   private readonly flat = computed(() => flatOf(this.cup().stations));
@@ -119,7 +120,7 @@ export class WrapView {
     const [left, top] = this.offset();
     return {
       ...this.size(),
-      dots: this.dots,
+      dots: this.dots(),
       wall: { how: 'flat', stations: this.cup().stations, scale: this.scale(), left, top },
       marks: wrapMarks({ wall: this.wall(), bare: this.bare(), parts: this.parts(), chosen: this.chosenEdge() }, (name) =>
         this.light.token(name),

@@ -1,0 +1,23 @@
+import { computed, DOCUMENT, inject, Injectable, signal } from '@angular/core';
+
+/** More dots a css pixel than so many take time and show no more. */
+const MOST = 2;
+
+/** Dots a css pixel of the screen that the page is on: others once it is zoomed, or moved to another screen. */
+@Injectable({ providedIn: 'root' })
+export class ScreenDots {
+  private readonly view = inject(DOCUMENT).defaultView;
+  private readonly ratio = signal(1);
+  readonly now = computed(() => Math.min(MOST, this.ratio()));
+
+  constructor() {
+    this.follow();
+  }
+
+  /** What is asked tells only that the ratio isn’t the one asked about any longer: of the next one it is asked anew. */
+  private follow(): void {
+    const ratio = this.view?.devicePixelRatio || 1;
+    this.ratio.set(ratio);
+    this.view?.matchMedia?.(`(resolution: ${ratio}dppx)`).addEventListener('change', () => this.follow(), { once: true });
+  }
+}
