@@ -2,21 +2,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { By, Key } from 'selenium-webdriver';
-import {
-  PATIENCE,
-  choose,
-  kept,
-  named,
-  openArea,
-  painted,
-  press,
-  reads,
-  resize,
-  tick,
-  type,
-  valueOf,
-  withNamed,
-} from '../src/browser';
+import { PATIENCE, choose, kept, named, openArea, painted, press, reads, tick, type, valueOf, withNamed } from '../src/browser';
 import { dragHandle, handle } from '../src/drag-handle';
 import { browser, programForAll, visit } from '../src/running';
 
@@ -36,26 +22,6 @@ const pickFile = async (css: string, name: string, text: string) => {
   writeFileSync(file, text);
   await browser.findElement(By.css(css)).sendKeys(file);
 };
-
-test('zoomed by the browser, the cup and its wall are painted as fine as the screen is', async () => {
-  await open('/designs/orchard-frost/areas');
-  const painters = ['au-cup-view canvas', 'au-cup-view canvas.lines', 'au-wrap-view canvas'];
-  for (const dots of [2, 1.5, 1]) {
-    // What zooming does to a page of 1280 × 800.
-    await resize(browser, Math.round(1280 / dots), Math.round(800 / dots), dots);
-    await browser.wait(
-      () =>
-        browser.executeScript<boolean>(
-          'return arguments[0].map((css) => document.querySelector(css)).every((one) => Math.abs(one.width - one.clientWidth * arguments[1]) <= 1)',
-          painters,
-          dots,
-        ),
-      PATIENCE,
-      `they never have ${dots} dots a pixel`,
-    );
-    await painted(browser);
-  }
-});
 
 describe('an edge is moved', () => {
   test('by the pointer on the flat wall: figures follow, lines take it, one step back undoes it', async () => {

@@ -116,7 +116,7 @@ test('until its flakes lie a cup stands bare, with what is laid out on it', asyn
   expect(await browser.findElements({ css: 'au-bare-cup' })).toHaveLength(0);
 });
 
-test('without a graphics card the cup is painted all the same', async () => {
+test('without a graphics card the cup is painted all the same, and zoomed by the browser as fine as the screen is', async () => {
   const plain = await openBrowser(false);
   try {
     await plain.get(`${program.address}/designs/orchard-frost/cup`);
@@ -135,6 +135,17 @@ test('without a graphics card the cup is painted all the same', async () => {
     expect(before.some((value) => value > 0)).toBe(true);
     await canvas.sendKeys(Key.ARROW_LEFT);
     await plain.wait(async () => (await middle()).join() !== before.join(), PATIENCE, 'the cup never turns');
+
+    await plain.get(`${program.address}/designs/orchard-frost/areas`);
+    await painted(plain);
+    const painters = ['au-cup-view canvas', 'au-cup-view canvas.lines', 'au-wrap-view canvas'];
+    for (const dots of [2, 1.5, 1]) {
+      // What zooming does to a page of 1280 × 800.
+      await resize(plain, Math.round(1280 / dots), Math.round(800 / dots), dots);
+      const asFine = `return arguments[0].map((css) => document.querySelector(css)).every((one) => Math.abs(one.width - one.clientWidth * ${dots}) <= 1)`;
+      await plain.wait(() => plain.executeScript<boolean>(asFine, painters), PATIENCE, `they never have ${dots} dots a pixel`);
+      await painted(plain);
+    }
   } finally {
     await plain.quit();
   }
