@@ -131,6 +131,8 @@ describe('a plan of coats suggested where there were none', () => {
     fixture.detectChanges();
     const root = fixture.nativeElement as HTMLElement;
     [...root.querySelectorAll('button')].find(({ textContent }) => textContent?.trim() === 'Suggest the coats')?.click();
+    fixture.detectChanges();
+    expect(root.querySelector('.empty button')?.textContent?.trim()).toBe('Thinking it over…');
     const come = async () => {
       latest().onmessage?.({ data: { whole: design } });
       await timePasses(500);
