@@ -10,9 +10,10 @@ type Context = CanvasRenderingContext2D | OffscreenCanvasRenderingContext2D;
  */
 export function paintDrawing(context: Context, { width, height, dots, wall, marks }: Drawing): void {
   const { canvas } = context;
-  if (canvas.width !== width * dots || canvas.height !== height * dots) {
-    canvas.width = width * dots;
-    canvas.height = height * dots;
+  const [across, down] = [Math.floor(width * dots), Math.floor(height * dots)];
+  if (canvas.width !== across || canvas.height !== down) {
+    canvas.width = across;
+    canvas.height = down;
   }
   context.setTransform(1, 0, 0, 1, 0, 0);
   context.clearRect(0, 0, canvas.width, canvas.height);

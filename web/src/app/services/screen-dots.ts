@@ -1,4 +1,4 @@
-import { computed, DOCUMENT, inject, Injectable, signal } from '@angular/core';
+import { DOCUMENT, inject, Injectable, signal } from '@angular/core';
 
 /** More dots a css pixel than so many take time and show no more. */
 const MOST = 2;
@@ -7,8 +7,8 @@ const MOST = 2;
 @Injectable({ providedIn: 'root' })
 export class ScreenDots {
   private readonly view = inject(DOCUMENT).defaultView;
-  private readonly ratio = signal(1);
-  readonly now = computed(() => Math.min(MOST, this.ratio()));
+  private readonly dots = signal(1);
+  readonly now = this.dots.asReadonly();
 
   constructor() {
     this.follow();
@@ -17,7 +17,7 @@ export class ScreenDots {
   /** What is asked tells only that the ratio isn’t the one asked about any longer: of the next one it is asked anew. */
   private follow(): void {
     const ratio = this.view?.devicePixelRatio || 1;
-    this.ratio.set(ratio);
+    this.dots.set(Math.min(MOST, ratio));
     this.view?.matchMedia?.(`(resolution: ${ratio}dppx)`).addEventListener('change', () => this.follow(), { once: true });
   }
 }

@@ -35,8 +35,9 @@ export class FlatCup {
     const wish = this.wished;
     delete this.canvas.dataset['painted'];
     const how = {
-      width: width * dots,
-      height: height * dots,
+      // Whole dots: of a screen set to 125 % the last one is begun only.
+      width: Math.floor(width * dots),
+      height: Math.floor(height * dots),
       stance: { scale: scale * dots, axis: axis * dots, ground: ground * dots },
       turn,
       handle,
