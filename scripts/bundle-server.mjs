@@ -5,7 +5,7 @@ import { build } from 'esbuild';
 
 const root = new URL('..', import.meta.url);
 /** What brings files of its own. */
-const apart = ['@expo-google-fonts/*', 'libsql', 'pdfmake', 'sharp'];
+const apart = ['@expo-google-fonts/*', 'fontkit', 'libsql', 'pdfmake', 'sharp'];
 /** Packages written for Node's older way of loading ask for its own parts so. */
 const requiring = "import { createRequire as requiredFrom } from 'node:module'; const require = requiredFrom(import.meta.url);";
 
