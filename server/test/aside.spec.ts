@@ -56,7 +56,7 @@ afterEach(async () => {
 test('a card is made in a thread of its own, while this one answers', async () => {
   let turns = 0;
   const beat = setInterval(() => (turns += 1), 5);
-  const pdf = await aside.do('card', { id: 'long', paper: 'A4' });
+  const { pdf } = await aside.do('card', { id: 'long', paper: 'A4' });
   clearInterval(beat);
   expect(turns).toBeGreaterThan(20);
   expect(Buffer.from(pdf.slice(0, 5)).toString()).toBe('%PDF-');

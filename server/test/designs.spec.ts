@@ -140,7 +140,7 @@ describe('files', () => {
   test('what goes out comes back in', async () => {
     await server.ask('POST', '/api/designs/import', demoFile('peat-fire'));
     const { body, headers } = await server.ask('GET', `/api/designs/${design.id}/file`);
-    expect(headers['content-disposition']).toBe('attachment; filename="peat-fire.aurantia.json"');
+    expect(headers['content-disposition']).toBe('attachment; filename=peat-fire.aurantia.json');
     expect((body as { design: Design }).design).toEqual(design);
     expect((await server.ask('POST', '/api/designs/import', body)).status).toBe(201);
   });

@@ -71,13 +71,14 @@ test('a stretch looks as the words around it do', () => {
   ]);
 });
 
-test('a card over the wire names its cup in letters that it brings along', async () => {
+test('a card over the wire names its cup in letters that it brings along, and so does its file', async () => {
   const server = await running();
   const { design } = demoFile('copper-eaves');
   await server.ask('POST', '/api/designs/', { ...design, name: 'Кубок 桜' });
-  const { status, body } = await server.ask('GET', `/api/designs/${design.id}/card.pdf`);
+  const { status, headers, body } = await server.ask('GET', `/api/designs/${design.id}/card.pdf`);
   await server.stop();
   expect(status).toBe(200);
+  expect(headers['content-disposition']).toContain(`filename*=UTF-8''${encodeURIComponent('кубок-桜-card.pdf')}`);
   expect(String(body)).toMatch(/BaseFont \/\w+\+NotoSans-Bold/);
   expect(String(body)).toMatch(/BaseFont \/\w+\+ChocolateClassicalSans/);
 });

@@ -146,7 +146,7 @@ test('a make goes out as a file and comes in elsewhere, the same bit by bit; its
   await write(make.id, 0, { what: 'done', coat: make.steps[1].coat });
   await write(make.id, 1, { what: 'given up', why: '=1+1, it fell' });
   const { body: file, headers } = await server.ask('GET', `/api/makes/${make.id}/file`);
-  expect(headers['content-disposition']).toBe('attachment; filename="copper-eaves-1.make.json"');
+  expect(headers['content-disposition']).toBe('attachment; filename=copper-eaves-1.make.json');
   const other = await running(newFile(), true);
   await other.ask('POST', '/api/makes', { id: v7(), design: 'copper-eaves' });
   expect(await other.ask('POST', '/api/makes/import', file)).toMatchObject({ status: 201 });

@@ -140,7 +140,7 @@ describe('backups', () => {
     const { app, ask } = await server();
     const headers = { host: '127.0.0.1:4310', 'content-type': 'application/zip' };
     const now = await app.inject({ method: 'GET', url: '/api/backups/now.zip', headers: { host: headers.host } });
-    expect(now.headers['content-disposition']).toMatch(/attachment; filename="aurantia-.*\.zip"/);
+    expect(now.headers['content-disposition']).toMatch(/attachment; filename=aurantia-.*\.zip/);
     const preview = await app.inject({ method: 'POST', url: '/api/backups/preview', headers, payload: now.rawPayload });
     // A workshop is just what its backup holds.
     const nothing = { comes: [], goes: [], changes: [] };

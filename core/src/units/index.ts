@@ -7,3 +7,4 @@ export * from './xml-text';
 export * from './table-cell';
 export * from './wrap-text';
 export * from './figures-with-units';
+export * from './file-name';

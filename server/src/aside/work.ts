@@ -1,4 +1,4 @@
-import type { CardAsked } from '../card/card-work';
+import type { CardAsked, CardMade } from '../card/card-work';
 import type { History } from '@aurantia/core';
 import type { HistoryAsked } from '../designs/history-work';
 import type { Summary, SummaryAsked } from '../designs/summary-work';
@@ -14,7 +14,7 @@ import type { TemplateAsked, TemplateDrawn } from '../template/template-work';
 
 /** What is done aside, in threads that nobody waits for who asks for something else: what each is given, and what it gives. */
 export interface Work {
-  readonly card: { readonly asked: CardAsked; readonly gives: Uint8Array };
+  readonly card: { readonly asked: CardAsked; readonly gives: CardMade };
   readonly template: { readonly asked: TemplateAsked; readonly gives: TemplateDrawn };
   readonly samples: { readonly asked: SamplesAsked; readonly gives: Uint8Array };
   readonly make: { readonly asked: MakeAsked; readonly gives: Make };

@@ -3,6 +3,7 @@ import type { Readable } from 'node:stream';
 import type { FastifyReply } from 'fastify';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
+import { asFile } from '../http/handed-over';
 import { ProblemError } from '../http/problem';
 import type { Memory } from '../memory';
 import { BackupError } from './backup-file';
@@ -51,7 +52,10 @@ export const backupRoutes: FastifyPluginAsyncZod<Memory> = async (app, { backups
 };
 
 const send = (reply: FastifyReply, name: string, bytes: Buffer | Readable) =>
-  reply.type('application/zip').header('content-disposition', `attachment; filename="${name}"`).send(bytes);
+  reply
+    .type('application/zip')
+    .header(...asFile(name))
+    .send(bytes);
 
 const TOO_LARGE =
   'This is larger than 1 GB. If it is a backup with very many photos, stop Aurantia and restore it by “npm run -s restore -- FILE --yes”.';

@@ -1,5 +1,7 @@
+import { fileNameOf } from '@aurantia/core';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
+import { asPage } from '../http/handed-over';
 import { byId } from '../http/id-param';
 import type { Memory } from '../memory';
 
@@ -14,8 +16,11 @@ export const cardRoutes: FastifyPluginAsyncZod<Memory> = async (app, { aside }) 
       },
     },
     async (request, reply) => {
-      const pdf = await aside.do('card', { id: request.params.id, paper: request.query.paper ?? null });
-      return reply.type('application/pdf').header('content-disposition', 'inline; filename="card.pdf"').send(Buffer.from(pdf));
+      const { name, pdf } = await aside.do('card', { id: request.params.id, paper: request.query.paper ?? null });
+      return reply
+        .type('application/pdf')
+        .header(...asPage(`${fileNameOf(name, 'design')}-card.pdf`))
+        .send(Buffer.from(pdf));
     },
   );
 };

@@ -8,11 +8,18 @@ export interface CardAsked {
   readonly paper: 'A4' | 'Letter' | null;
 }
 
+export interface CardMade {
+  /** the design's */
+  readonly name: string;
+  readonly pdf: Uint8Array;
+}
+
 /** A design's printed card, as a PDF. */
-export async function cardPages({ id, paper }: CardAsked, from: Reading): Promise<Uint8Array> {
+export async function cardPages({ id, paper }: CardAsked, from: Reading): Promise<CardMade> {
   const { document } = await from.designs.newest(id);
   const { workshop } = await from.workshop();
   const { settings } = workshop;
   const plan = planOf(document, workshop);
-  return cardPdf(cardOf(plan, document, settings), cupDrawing(plan, document.cup), paper ?? settings.paper);
+  const pdf = await cardPdf(cardOf(plan, document, settings), cupDrawing(plan, document.cup), paper ?? settings.paper);
+  return { name: document.name, pdf };
 }

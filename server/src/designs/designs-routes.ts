@@ -9,6 +9,7 @@ import {
   designFileOf,
   designFileSchema,
   designSchema,
+  fileNameOf,
   historySchema,
   MOST_A_PAGE,
   tagSchema,
@@ -16,6 +17,7 @@ import {
   type DesignId,
 } from '@aurantia/core';
 import * as z from 'zod';
+import { asFile } from '../http/handed-over';
 import { byId } from '../http/id-param';
 import type { Memory } from '../memory';
 
@@ -114,12 +116,7 @@ export const designsRoutes: FastifyPluginAsyncZod<Memory> = async (
     // A jar that was taken off the shelf goes along: without it the file couldn't be read again.
     const jars = [...(await shelf.all()), ...(await shelf.gone())].map((kept) => kept.document);
     const file = designFileOf(document, { settings: await workshop.settings(), shelf: jars });
-    const name = document.name
-      .normalize('NFKD')
-      .replace(/[^a-z0-9]+/gi, '-')
-      .replace(/^-|-$/g, '')
-      .toLowerCase();
-    return reply.header('content-disposition', `attachment; filename="${name || 'design'}.aurantia.json"`).send(file);
+    return reply.header(...asFile(`${fileNameOf(document.name, 'design')}.aurantia.json`)).send(file);
   });
 
   // A file from elsewhere never replaces anything: jars that are already here stay, and a design that

@@ -16,9 +16,11 @@ import {
   type Make,
   type Repeats,
 } from '@aurantia/core/make';
+import { fileNameOf } from '@aurantia/core';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
 import { streamEvents } from '../http/event-stream';
+import { asFile, asPage } from '../http/handed-over';
 import { byId } from '../http/id-param';
 import type { Memory } from '../memory';
 import { alsoAtTheBench } from '../sharing/audience';
@@ -38,15 +40,7 @@ const listed = z.object({
   until: day.optional(),
 });
 
-/** Of letters and digits alone, whatever the design is called. */
-const fileName = ({ design, number }: Make): string =>
-  `${
-    design.name
-      .normalize('NFKD')
-      .replace(/[^a-z0-9]+/gi, '-')
-      .replace(/^-|-$/g, '')
-      .toLowerCase() || 'make'
-  }-${number}`;
+const fileName = ({ design, number }: Make): string => `${fileNameOf(design.name, 'make')}-${number}`;
 
 /** Makes: begin one, see how all stand, write to a log, and hear at once what another window wrote. */
 export const makesRoutes: FastifyPluginAsyncZod<Memory> = async (
@@ -142,7 +136,7 @@ export const makesRoutes: FastifyPluginAsyncZod<Memory> = async (
   app.get('/:id/file', { ...asItIs, config: alsoAtTheBench, schema: { params: byId } }, async ({ params, asking }, reply) => {
     const { make, entries } = await makes.one(params.id);
     return reply
-      .header('content-disposition', `attachment; filename="${fileName(make)}.make.json"`)
+      .header(...asFile(`${fileName(make)}.make.json`))
       .type('application/json; charset=utf-8')
       .send(JSON.stringify(makeFileOf(shownTo(asking, make), entries)));
   });
@@ -150,7 +144,7 @@ export const makesRoutes: FastifyPluginAsyncZod<Memory> = async (
   app.get('/:id/log.csv', { config: alsoAtTheBench, schema: { params: byId } }, async ({ params }, reply) => {
     const { make, entries } = await makes.one(params.id);
     return reply
-      .header('content-disposition', `attachment; filename="${fileName(make)}.csv"`)
+      .header(...asFile(`${fileName(make)}.csv`))
       .type('text/csv; charset=utf-8')
       .send(makeLogCsv(make, entries));
   });
@@ -161,7 +155,7 @@ export const makesRoutes: FastifyPluginAsyncZod<Memory> = async (
     const pdf = await aside.do('sheet', { ...asked, photos: await photos.pictures(make.id) });
     return reply
       .type('application/pdf')
-      .header('content-disposition', `inline; filename="${fileName(make)}.pdf"`)
+      .header(...asPage(`${fileName(make)}.pdf`))
       .send(Buffer.from(pdf));
   });
 

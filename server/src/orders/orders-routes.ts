@@ -14,6 +14,7 @@ import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import { v7 } from 'uuid';
 import * as z from 'zod';
 import type { MakeId } from '@aurantia/core/make';
+import { asFile } from '../http/handed-over';
 import { byId } from '../http/id-param';
 import { keptRoutes } from '../http/kept-routes';
 import { ProblemError } from '../http/problem';
@@ -41,7 +42,7 @@ export const ordersRoutes: FastifyPluginAsyncZod<Memory> = async (
   app.get('/table.csv', async (_, reply) => {
     const all = (await orders.all()).map(({ document }) => document);
     return reply
-      .header('content-disposition', 'attachment; filename="orders.csv"')
+      .header(...asFile('orders.csv'))
       .type('text/csv; charset=utf-8')
       .send(ordersCsv(all, await named()));
   });

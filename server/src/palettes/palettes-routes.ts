@@ -1,6 +1,8 @@
+import { fileNameOf } from '@aurantia/core';
 import { paletteSchema } from '@aurantia/core/palette';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
+import { asPage } from '../http/handed-over';
 import { byId } from '../http/id-param';
 import { keptRoutes } from '../http/kept-routes';
 import { ProblemError } from '../http/problem';
@@ -27,7 +29,10 @@ export const palettesRoutes: FastifyPluginAsyncZod<Memory> = async (app, { palet
       const { document: palette } = await palettes.one(request.params.id);
       const { paper } = await workshop.settings();
       const pdf = await aside.do('samples', { palette, paper: request.query.paper ?? paper });
-      return reply.type('application/pdf').header('content-disposition', 'inline; filename="samples.pdf"').send(Buffer.from(pdf));
+      return reply
+        .type('application/pdf')
+        .header(...asPage(`${fileNameOf(palette.name, 'palette')}-samples.pdf`))
+        .send(Buffer.from(pdf));
     },
   );
 };

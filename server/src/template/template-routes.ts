@@ -1,6 +1,8 @@
+import { fileNameOf } from '@aurantia/core';
 import { templateMeasures, usualWishes } from '@aurantia/core/templates';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
+import { asFile, asPage } from '../http/handed-over';
 import { byId } from '../http/id-param';
 import type { Memory } from '../memory';
 import type { TemplateAsked } from './template-work';
@@ -22,7 +24,7 @@ export const templateRoutes: FastifyPluginAsyncZod<Memory> = async (app, { aside
     const { title, file } = await drawn(request.params.id, request.query, 'svg');
     return reply
       .type('image/svg+xml')
-      .header('content-disposition', `attachment; filename="${fileName(title)}.svg"`)
+      .header(...asFile(`${fileNameOf(title, 'template')}.svg`))
       .send(file);
   });
 
@@ -33,15 +35,8 @@ export const templateRoutes: FastifyPluginAsyncZod<Memory> = async (app, { aside
       const { title, file } = await drawn(request.params.id, request.query, request.query.paper ?? 'own paper');
       return reply
         .type('application/pdf')
-        .header('content-disposition', `inline; filename="${fileName(title)}.pdf"`)
+        .header(...asPage(`${fileNameOf(title, 'template')}.pdf`))
         .send(typeof file === 'string' ? file : Buffer.from(file));
     },
   );
 };
-
-const fileName = (title: string): string =>
-  title
-    .normalize('NFKD')
-    .replace(/[^a-z0-9]+/gi, '-')
-    .replace(/^-|-$/g, '')
-    .toLowerCase() || 'template';

@@ -2,6 +2,7 @@ import { seenRoom, weekBookSchema, weekDataSchema, type WeekData } from '@aurant
 import { orderSchema } from '@aurantia/core/order';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
+import { asFile, asPage } from '../http/handed-over';
 import type { Memory } from '../memory';
 
 /** A zone that this machine knows. */
@@ -68,7 +69,7 @@ export const weekRoutes: FastifyPluginAsyncZod<Memory> = async (app, { week, wor
       const pdf = await aside.do('daySheet', { data, zone: query.zone, day: query.day, workshop: name, paper, units });
       return reply
         .type('application/pdf')
-        .header('content-disposition', `inline; filename="day-${query.day}.pdf"`)
+        .header(...asPage(`day-${query.day}.pdf`))
         .send(Buffer.from(pdf));
     },
   );
@@ -81,7 +82,7 @@ export const weekRoutes: FastifyPluginAsyncZod<Memory> = async (app, { week, wor
       const wish = { person: query.person ?? null, job: query.job ?? null };
       return reply
         .type('text/calendar; charset=utf-8')
-        .header('content-disposition', 'attachment; filename="week.ics"')
+        .header(...asFile('week.ics'))
         .send(await aside.do('calendar', { data, zone: query.zone, wish }));
     },
   );

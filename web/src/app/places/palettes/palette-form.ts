@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
 import { MENUS } from '../../parts/menus';
-import { differenceWords, faultsOf, type Fault } from '@aurantia/core';
+import { differenceWords, faultsOf, fileNameOf, type Fault } from '@aurantia/core';
 import {
   mixLine,
   MOST_COLOURS,
@@ -106,12 +106,7 @@ export class PaletteForm {
   }
 
   private fileName(): string {
-    return (
-      this.palette()
-        .name.replace(/[^\p{L}\p{N}]+/gu, '-')
-        .replace(/^-|-$/g, '')
-        .toLowerCase() || 'palette'
-    );
+    return fileNameOf(this.palette().name, 'palette');
   }
 
   private put(palette: Palette): void {

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
-import { countText, type Design, type Plan } from '@aurantia/core';
+import { countText, fileNameOf, type Design, type Plan } from '@aurantia/core';
 import {
   templatePages,
   templatesOf,
@@ -78,6 +78,6 @@ export class TemplatesPane {
   protected saveSvg(): void {
     const template = this.template();
     if (!template) return;
-    saveText(`${this.design().name}, ${template.title}.svg`, templateSvg(template), 'image/svg+xml');
+    saveText(`${fileNameOf(`${this.design().name} ${template.title}`, 'template')}.svg`, templateSvg(template), 'image/svg+xml');
   }
 }
