@@ -165,7 +165,7 @@ test('a make goes out as a file and comes in elsewhere, the same bit by bit; its
   });
   await other.stop();
   const { body: csv } = await server.ask('GET', `/api/makes/${make.id}/log.csv`);
-  expect(csv).toMatch(/^when,what,coat,words,amount of,unit,planned,really\n/);
+  expect(csv).toMatch(/^\ufeffwhen,what,coat,words,amount of,unit,planned,really\n/);
   expect(csv).toMatch(/,done,Base colour: Brick red,,Brick red,ml,[\d.]+,[\d.]+\n/);
   expect(csv).toMatch(/given up,,"?'=1\+1, it fell/);
 });

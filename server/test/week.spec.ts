@@ -168,7 +168,7 @@ describe('outside the program', () => {
   it('orders go out as a table and come in again; lines that are none are named', async () => {
     const { body } = await server.ask('GET', '/api/orders/table.csv');
     const table = String(body);
-    expect(table).toMatch(/^who,design,cups,due,at,price,state,note\nAunt Fen,Copper Eaves,1,/);
+    expect(table).toMatch(/^\ufeffwho,design,cups,due,at,price,state,note\nAunt Fen,Copper Eaves,1,/);
     const more = `${table}Nobody,No such design,1,,,,,\n=HYPERLINK(1),Peat Fire,0,,,,,\nRó,peat fire,2,2030-01-01,,"12,50",,\n`;
     const brought = await server.ask('POST', '/api/orders/table', { text: more });
     expect(brought.body).toMatchObject({

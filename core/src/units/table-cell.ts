@@ -6,3 +6,6 @@ export const wouldRun = /^'*[=+\-@\t\r]/;
 
 /** The cell as its maker wrote it: without the quote that was ours. */
 export const unquoted = (cell: string): string => (/^'+[=+\-@\t\r]/.test(cell) ? cell.slice(1) : cell);
+
+/** A table as it leaves: without this mark before it, office programs take its letters for those of the machine's own country. */
+export const forSpreadsheets = (table: string): string => `\ufeff${table}`;

@@ -16,7 +16,7 @@ import {
   type Make,
   type Repeats,
 } from '@aurantia/core/make';
-import { fileNameOf } from '@aurantia/core';
+import { fileNameOf, forSpreadsheets } from '@aurantia/core';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
 import { streamEvents } from '../http/event-stream';
@@ -146,7 +146,7 @@ export const makesRoutes: FastifyPluginAsyncZod<Memory> = async (
     return reply
       .header(...asFile(`${fileName(make)}.csv`))
       .type('text/csv; charset=utf-8')
-      .send(makeLogCsv(make, entries));
+      .send(forSpreadsheets(makeLogCsv(make, entries)));
   });
 
   app.get('/:id/sheet.pdf', { config: alsoAtTheBench, schema: { params: byId } }, async ({ params }, reply) => {

@@ -1,4 +1,4 @@
-import { designIdSchema } from '@aurantia/core';
+import { designIdSchema, forSpreadsheets } from '@aurantia/core';
 import {
   orderSchema,
   ordersCsv,
@@ -44,7 +44,7 @@ export const ordersRoutes: FastifyPluginAsyncZod<Memory> = async (
     return reply
       .header(...asFile('orders.csv'))
       .type('text/csv; charset=utf-8')
-      .send(ordersCsv(all, await named()));
+      .send(forSpreadsheets(ordersCsv(all, await named())));
   });
 
   app.post(

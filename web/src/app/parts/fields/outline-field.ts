@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
 import { filling, outlineName, plainOutlines, shapeOf, type Outline, type PlainOutline } from '@aurantia/core';
+import { textOfFile } from '../../services/file-text';
 import { Tip } from '../tip';
 import { FileField } from './file-field';
 import { BUTTONS } from '../buttons';
@@ -89,7 +90,7 @@ export class OutlineField {
     const reader = await import('@aurantia/core/outline-file').catch(() => null);
     if (!reader) return this.refuse('This can’t be read while the program isn’t reached: choose it again once it is.');
     // What is far too large isn't even read.
-    const read = reader.outlineFromSvg(file.size > 4_000_000 ? 'x'.repeat(1_000_001) : await file.text(), file.name);
+    const read = reader.outlineFromSvg(file.size > 4_000_000 ? 'x'.repeat(1_000_001) : await textOfFile(file), file.name);
     if (!read.ok) return this.refuse(read.sentence);
     this.wrong.set(false);
     this.said.set(read.leftOut.length > 0 ? `Only its outline was taken; left out: ${read.leftOut.join(', ')}.` : null);

@@ -7,6 +7,7 @@ import { v7 } from 'uuid';
 import { CupFigure } from '../../parts/cup-view/cup-figure';
 import { CupSheet } from '../../parts/cup-sheet/cup-sheet';
 import { AreaPipe, LengthPipe } from '../../parts/fields/unit-pipes';
+import { textOfFile } from '../../services/file-text';
 import { Notices } from '../../services/notices';
 import { saveText } from '../../services/save-file';
 import { WorkshopMemory } from '../../services/workshop';
@@ -76,7 +77,7 @@ export class CupsPlace {
 
   /** Cups from a file come beside those that are here; a faulty file brings none, and says why. */
   protected async bring(file: File): Promise<void> {
-    const read = readCups(file.size > 4_000_000 ? 'too large' : await file.text());
+    const read = readCups(file.size > 4_000_000 ? 'too large' : await textOfFile(file));
     this.faults.set(read.ok ? [] : read.faults.slice(0, 8).map(({ path, sentence }) => `${path}: ${sentence}`));
     if (!read.ok) return;
     const first = v7();

@@ -19,6 +19,7 @@ import { amountText, countText, daysLeftText, gramsPerMl, type DesignSummary } f
 import { debounceTime, Subject, type Observable } from 'rxjs';
 import { MaterialGlyph } from '../../parts/glyphs/material-glyph';
 import { LongList } from '../../parts/long-list/long-list';
+import { textOfFile } from '../../services/file-text';
 import { ALL_DESIGNS, DesignList, type DesignsWanted } from '../../services/designs';
 import type { KeptDesign, KeptDesigns } from '../../services/kept-designs';
 import { UnreadableThings } from '../../services/unreadable-things';
@@ -205,7 +206,7 @@ export class DesignsPlace {
 
   protected async bring(file: File): Promise<void> {
     const kept = await this.keptDesigns();
-    const read = kept.read(await file.text());
+    const read = kept.read(await textOfFile(file));
     if (!read.ok) {
       this.faults.set(read.faults);
       return;

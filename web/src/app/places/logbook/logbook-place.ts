@@ -10,6 +10,7 @@ import { DateField } from '../../parts/fields/date-field';
 import { FileField } from '../../parts/fields/file-field';
 import { SearchField } from '../../parts/fields/search-field';
 import { sameRows } from '../../parts/same-rows';
+import { textOfFile } from '../../services/file-text';
 import { Asking } from '../../services/asking';
 import { Makes } from '../../services/makes';
 import { MakesList } from '../../services/makes-list';
@@ -87,7 +88,7 @@ export class LogbookPlace {
   /** A file from elsewhere replaces nothing; one that isn't sound is refused with a sentence. */
   protected async bring(file: File): Promise<void> {
     try {
-      const data: unknown = JSON.parse(await file.text());
+      const data: unknown = JSON.parse(await textOfFile(file));
       this.makes.bringIn(data).subscribe({
         next: ({ make }) => void this.router.navigate(['/bench', make.id]),
         error: (error: unknown) => this.notices.failed(error),

@@ -91,7 +91,7 @@ export class PaletteForm {
   protected save(as: 'json' | 'csv' | 'txt'): void {
     const palette = this.palette();
     const text = { json: paletteJson, csv: paletteCsv, txt: paletteText }[as](palette);
-    saveText(`${this.fileName()}.${as}`, text, { json: 'application/json', csv: 'text/csv', txt: 'text/plain' }[as]);
+    saveText(`${this.fileName()}.${as}`, text, ({ json: 'application/json', csv: 'text/csv', txt: 'text/plain' } as const)[as]);
   }
 
   protected async saveCard(): Promise<void> {

@@ -3,6 +3,7 @@ import { MENUS } from '../../parts/menus';
 import { RouterLink } from '@angular/router';
 import { paletteOfShelf, readPalette, type Palette, type PaletteId } from '@aurantia/core/palette';
 import { v7 } from 'uuid';
+import { textOfFile } from '../../services/file-text';
 import { Palettes } from '../../services/palettes';
 import { WorkshopMemory } from '../../services/workshop';
 import { PaletteForm } from './palette-form';
@@ -52,7 +53,7 @@ export class PalettesPlace {
   }
 
   protected async bring(file: File): Promise<void> {
-    const read = readPalette(await file.text(), newId(), file.name);
+    const read = readPalette(await textOfFile(file), newId(), file.name);
     this.sentences.set(read.ok ? [] : read.faults.map(({ path, sentence }) => `${path}: ${sentence}`));
     if (read.ok) this.keep(read.palette);
   }

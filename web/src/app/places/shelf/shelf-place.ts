@@ -23,6 +23,7 @@ import { v7 } from 'uuid';
 import { MaterialGlyph } from '../../parts/glyphs/material-glyph';
 import { Pick } from '../../parts/fields/pick';
 import { LongList } from '../../parts/long-list/long-list';
+import { textOfFile } from '../../services/file-text';
 import { saveText } from '../../services/save-file';
 import { WorkshopMemory } from '../../services/workshop';
 import { ItemStock } from './item-stock/item-stock';
@@ -144,7 +145,7 @@ export class ShelfPlace {
 
   protected async bring(file: File): Promise<void> {
     try {
-      this.table.set({ table: readShelfTable(await file.text()), file: file.name });
+      this.table.set({ table: readShelfTable(await textOfFile(file)), file: file.name });
       this.tableFault.set(null);
     } catch (error) {
       if (!(error instanceof TableError)) throw error;

@@ -10,6 +10,7 @@ import { BUTTONS } from '../../../parts/buttons';
 import { FileField } from '../../../parts/fields/file-field';
 import { SearchField } from '../../../parts/fields/search-field';
 import { Icon } from '../../../parts/icons/icon';
+import { textOfFile } from '../../../services/file-text';
 import { Asking } from '../../../services/asking';
 import { Money } from '../../../services/money';
 import { Notices } from '../../../services/notices';
@@ -105,7 +106,7 @@ export class OrdersPage {
   }
 
   protected async bring(file: File): Promise<void> {
-    this.orders.bringTable(await file.text()).subscribe({
+    this.orders.bringTable(await textOfFile(file)).subscribe({
       next: ({ came, refused }) => {
         this.refused.set(refused);
         this.notices.say(
