@@ -1,9 +1,11 @@
 // Makes one program of the server's and the core's sources: read file by file, through a loader, it starts in seconds.
 import { rmSync } from 'node:fs';
-import { URL } from 'node:url';
+import { fileURLToPath, URL } from 'node:url';
 import { build } from 'esbuild';
 
 const root = new URL('..', import.meta.url);
+/** A folder of the repository's, as the disk names it: an address has other letters for spaces. */
+const folder = (path) => fileURLToPath(new URL(path, root));
 /** What brings files of its own. */
 const apart = ['@expo-google-fonts/*', 'fontkit', 'libsql', 'pdfmake', 'sharp'];
 /** Packages written for Node's older way of loading ask for its own parts so. */
@@ -13,14 +15,14 @@ const commands = ['serve', 'card', 'backup', 'restore', 'device'];
 
 /** Bundles the server into `server/dist`. */
 export default async function bundleServer() {
-  const outdir = new URL('server/dist/', root).pathname;
+  const outdir = folder('server/dist/');
   rmSync(outdir, { recursive: true, force: true });
   await build({
     entryPoints: {
       ...Object.fromEntries(commands.map((name) => [name, `server/src/commands/${name}.ts`])),
       'aside-worker': 'server/src/aside/aside-worker.ts',
     },
-    absWorkingDir: root.pathname,
+    absWorkingDir: folder('.'),
     outdir,
     bundle: true,
     splitting: true,
