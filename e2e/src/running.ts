@@ -1,3 +1,4 @@
+import { v7 } from 'uuid';
 import { openBrowser, PATIENCE, resize, type Browser } from './browser';
 import { copyOfDemo } from './made-demo';
 import { Program } from './program';
@@ -83,6 +84,17 @@ export function programForAll(started: Started = {}): void {
 export function programForEach(started: Started = {}): void {
   beforeEach(() => begin(started));
   afterEach(end);
+}
+
+/**
+ * A copy of one of the demo's designs, under its name or another: what one test alone begins from, without a program of its own.
+ * @returns its id
+ */
+export async function ownDesign(of: string, name?: string): Promise<string> {
+  const { document } = (await (await fetch(`${program.address}/api/designs/${of}`)).json()) as { document: { name: string } };
+  const id = `${of}-${v7()}`;
+  await program.send('POST', 'designs', { ...document, id, name: name ?? document.name });
+  return id;
 }
 
 /** A place with next to nothing on it: on the way through it everything that was open is left, and nothing of it stays. */

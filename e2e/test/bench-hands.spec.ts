@@ -3,18 +3,21 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { By, Key } from 'selenium-webdriver';
 import { v7 } from 'uuid';
-import { atTheBench } from '../src/at-the-bench';
-import { openBrowser, PATIENCE, press, reads, resize, tick, type } from '../src/browser';
+import { make, upTo } from '../src/at-the-bench';
+import { openBrowser, PATIENCE, press, reads, resize, tick, type, valueOf } from '../src/browser';
 import { tooWide, violations } from '../src/fit-and-axe';
-import { browser, program, programForAll } from '../src/running';
+import { browser, program, programForAll, visit } from '../src/running';
 
 /* At the bench: keys, what goes wrong, two windows, cups that aren't there, files of makes. */
 programForAll();
-const { make, upTo } = atTheBench(
-  () => program,
-  () => browser,
-);
 
+const jar = async () => {
+  const shelf = (await (await fetch(`${program.address}/api/shelf`)).json()) as {
+    id: string;
+    document: { name: string; left: number };
+  }[];
+  return shelf.find(({ id }) => id === 'penny-rain')?.document ?? { name: 'nothing', left: NaN };
+};
 const said = () => browser.executeScript<string>('return document.querySelector("au-from-here").innerText');
 
 test('a foot pedal’s key begins and ends a coat, a press too much is undone, and a phone shows all of it', async () => {
@@ -83,11 +86,18 @@ test('too little glitter says what stays bare while it is typed, and the resin o
   expect(Number(less)).toBeLessThan(Number(planned));
   await press(browser, 'Take these', 'au-from-here button');
   await reads(browser, new RegExp(`Part A\\s+${less} ml`), '[aria-label=Amounts]');
+  // What was laid is off the shelf, on a page that was open all the while; it goes on going down while somebody looks at it.
+  const { name, left } = await jar();
+  await visit('/shelf?item=penny-rain');
+  await browser.wait(async () => (await valueOf(browser, 'Left')) === left.toFixed(1), PATIENCE, `${name} isn’t ${left} ml`);
+  await program.send('POST', 'shelf/penny-rain/movements', { why: 'counted anew', amount: 2.5 });
+  await program.send('POST', 'makes', { id: v7(), design: 'peat-fire', cups: 1 });
+  await browser.wait(async () => (await valueOf(browser, 'Left')) === '2.5', PATIENCE, 'the shelf never follows');
 });
 
 test('the header says what runs out first of what the bench will take, and the list what to buy; leftovers are on the shelf', async () => {
   await program.send('POST', 'makes', { id: v7(), design: 'copper-eaves', cups: 20 });
-  await browser.get(`${program.address}/shelf`);
+  await visit('/shelf');
   await reads(browser, 'Leftover of Copper Eaves, Ridge');
   await press(browser, /runs out: what the bench will take/, 'header button');
   await reads(browser, /\d ml to buy|full ones?\) to buy/, 'au-needs-dialog');
@@ -114,7 +124,7 @@ test('two windows at one cup: the other one shows at once what was pressed here,
 });
 
 test('a cup that isn’t there is a sentence with a way out, and so is an empty bench’s design without coats', async () => {
-  await browser.get(`${program.address}/bench/none`);
+  await visit('/bench/none');
   await reads(browser, 'This make isn’t here');
   await press(browser, 'What is on the bench', 'a');
   await reads(browser, /Coat \d+ of/, 'au-coat-work');
@@ -129,7 +139,7 @@ test('a make’s file that is none, or whose make went elsewhere, comes in or sa
   const address = await make('slate-and-saffron');
   const id = address.slice(address.lastIndexOf('/') + 1);
   const file = await (await fetch(`${program.address}/api/makes/${id}/file`)).text();
-  await browser.get(`${program.address}/log`);
+  await visit('/log');
   await reads(browser, /Saffron, make 1/);
   await bring('words.json', 'Dear diary');
   await reads(browser, 'This file isn’t JSON.');

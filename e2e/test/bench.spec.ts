@@ -2,7 +2,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { By, Key } from 'selenium-webdriver';
-import { atTheBench } from '../src/at-the-bench';
+import { lay, make, upTo } from '../src/at-the-bench';
 import { PATIENCE, press, reads, resize, see, tick, type } from '../src/browser';
 import { tooWide, violations } from '../src/fit-and-axe';
 import { madeAlready } from '../src/made-already';
@@ -12,10 +12,6 @@ import { browser, program, programForEach } from '../src/running';
 /* Cups that are made: from the card to the bench, coat by coat, with what goes wrong on the way. */
 programForEach();
 
-const { lay, make, upTo } = atTheBench(
-  () => program,
-  () => browser,
-);
 /** What hands do at the simulated scale. */
 const scale = (command: string) => program.send('POST', 'devices/simulated', { device: 'scale', command });
 const inner = (css: string) => browser.executeScript<string>('return document.querySelector(arguments[0]).innerText', css);

@@ -1,11 +1,11 @@
 import { Key } from 'selenium-webdriver';
 import { PATIENCE, choose, menuItem, press, reads, withNamed, type } from '../src/browser';
-import { browser, program, programForAll } from '../src/running';
+import { browser, programForAll, visit } from '../src/running';
 
 programForAll();
 
 const go = async (path: string, says: string) => {
-  await browser.get(`${program.address}${path}`);
+  await visit(path);
   await reads(browser, says);
 };
 const tag = async (design: string, word: string) => {

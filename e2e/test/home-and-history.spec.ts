@@ -1,6 +1,6 @@
 import { kept, menuItem, PATIENCE, press, reads, resize, see, type, valueOf } from '../src/browser';
 import { violations } from '../src/fit-and-axe';
-import { browser, program, programForAll } from '../src/running';
+import { browser, program, programForAll, visit } from '../src/running';
 
 programForAll();
 
@@ -17,7 +17,7 @@ const pictures = (many: number) =>
   );
 
 test('home shows every cup with its line, and finds designs by their names and their cups', async () => {
-  await browser.get(`${program.address}/designs`);
+  await visit('/designs');
   await reads(browser, '6 designs');
   await pictures(6);
   await reads(browser, /Copper Eaves\s+14 coats, all clear/);
@@ -32,11 +32,11 @@ test('home shows every cup with its line, and finds designs by their names and t
 });
 
 test('a copy stands first with a picture of its own, and what is removed is gone until it is brought back', async () => {
-  await browser.get(`${program.address}/designs`);
+  await visit('/designs');
   await press(browser, 'More for Slate & Saffron');
   await menuItem(browser, 'Copy');
   await reads(browser, 'Which cup is it?');
-  await browser.get(`${program.address}/designs`);
+  await visit('/designs');
   await reads(browser, '7 designs');
   await pictures(7);
   await press(browser, 'More for Slate & Saffron, copy');
@@ -54,7 +54,7 @@ test('two hundred designs: only those in sight are there, and the last is reache
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify({ ...document, id: `many-${i}`, name: `Many ${i}` }),
     });
-  await browser.get(`${program.address}/designs`);
+  await visit('/designs');
   await reads(browser, /20\d designs/);
   await reads(browser, 'Many 199');
   const there = await browser.executeScript<number>('return document.querySelectorAll(".cups .label").length');
@@ -70,7 +70,7 @@ test('two hundred designs: only those in sight are there, and the last is reache
 });
 
 test('the history says what changed, shows any revision, and brings one back with Undo to where one was', async () => {
-  await browser.get(`${program.address}/designs/copper-eaves/colour`);
+  await visit('/designs/copper-eaves/colour');
   await reads(browser, 'By the eye');
   const before = await valueOf(browser, 'Quarry Moss, ml');
   await type(browser, 'Quarry Moss, ml', '6');
@@ -96,7 +96,7 @@ test('the history says what changed, shows any revision, and brings one back wit
 });
 
 test('a design is seen on another cup, side by side, what doesn’t fit is named, and it is kept as a design of its own', async () => {
-  await browser.get(`${program.address}/designs/slate-and-saffron/cup`);
+  await visit('/designs/slate-and-saffron/cup');
   await press(browser, /^See it on another cup/, 'button');
   await reads(browser, 'All that fitted on Wine cup 350 ml fits here too', 'au-refit-dialog');
   await press(browser, 'Child’s mug 120 ml', 'au-refit-dialog [role=option]');

@@ -1,6 +1,6 @@
 import { By } from 'selenium-webdriver';
 import { PATIENCE, kept, menuItem, named, painted, press, reads, takeJar, type, valueOf } from '../src/browser';
-import { browser, program, programForEach } from '../src/running';
+import { browser, ownDesign, program, programForAll, programForEach, visit } from '../src/running';
 
 interface Kept {
   readonly id: string;
@@ -111,20 +111,20 @@ describe('a workshop of one’s own, empty at first', () => {
 });
 
 describe('the demo’s places', () => {
-  programForEach();
+  programForAll();
 
   test('a jar is corrected on the shelf and every design that uses it follows', async () => {
-    await go('/designs/orchard-frost/colour');
+    await visit('/designs/orchard-frost/colour');
     await reads(browser, /Stays bare\s+53\.2 %/);
-    await go('/shelf?item=first-frost');
+    await visit('/shelf?item=first-frost');
     await type(browser, 'Solid in a spoon', '45');
     await reads(browser, '90 cm²', 'aside');
-    await go('/designs/orchard-frost/colour');
+    await visit('/designs/orchard-frost/colour');
     await reads(browser, /Stays bare\s+4\d\.\d %/);
   });
 
   test('a faulty figure is said beside its field and not kept', async () => {
-    await go('/shelf?item=slow-1-1');
+    await visit('/shelf?item=slow-1-1');
     await type(browser, 'Parts of A', '0');
     await reads(browser, 'A part is above zero.', '.wrong-note');
     const resin = (await get<Kept[]>('shelf')).find(({ id }) => id === 'slow-1-1');
@@ -132,7 +132,7 @@ describe('the demo’s places', () => {
   });
 
   test('a jar taken off the shelf comes back with one press', async () => {
-    await go('/shelf?item=kiln-ash');
+    await visit('/shelf?item=kiln-ash');
     const before = (await get<unknown[]>('shelf')).length;
     await press(browser, 'Take off the shelf');
     await reads(browser, 'Kiln Ash is off the shelf.');
@@ -143,17 +143,17 @@ describe('the demo’s places', () => {
   });
 
   test('a cup changed here leaves the designs on it as they were', async () => {
-    await go('/cups');
+    await visit('/cups');
     await reads(browser, 'Measuring sheet');
     await type(browser, 'Circumference at the rim', '300');
     await reads(browser, '545', 'section li');
-    await go('/designs/copper-eaves/cup');
+    await visit('/designs/copper-eaves/cup');
     await kept(browser);
     expect(await value('Circumference at the rim')).toBe('292');
   });
 
   test('a cup measured in a design is kept for others', async () => {
-    await go('/designs/peat-fire/cup');
+    await visit(`/designs/${await ownDesign('peat-fire')}/cup`);
     await type(browser, 'Name of the cup', 'Conical, remeasured');
     await type(browser, 'Circumference at the rim', '274');
     await press(browser, 'Keep this cup for other designs');
@@ -162,19 +162,20 @@ describe('the demo’s places', () => {
   });
 
   test('a copy of a design goes its own way', async () => {
-    await go('/designs');
-    await press(browser, 'More for Peat Fire');
+    await ownDesign('peat-fire', 'Turf Fire');
+    await visit('/designs');
+    await press(browser, 'More for Turf Fire');
     await menuItem(browser, 'Copy');
     await reads(browser, 'Which cup is it?');
-    expect(await value('Name of the design')).toBe('Peat Fire, copy');
+    expect(await value('Name of the design')).toBe('Turf Fire, copy');
     await type(browser, 'Name of the design', 'Bog Fire');
     await kept(browser);
     const names = (await get<{ designs: { name: string }[] }>('designs')).designs.map((one) => one.name);
-    expect(names).toEqual(expect.arrayContaining(['Peat Fire', 'Bog Fire']));
+    expect(names).toEqual(expect.arrayContaining(['Turf Fire', 'Bog Fire']));
   });
 
   test('spoons: the coarser spoon steps the amounts by itself', async () => {
-    await go('/designs/copper-eaves/colour');
+    await visit('/designs/copper-eaves/colour');
     await press(browser, /this workshop/);
     await type(browser, 'Smallest spoon', '0');
     await reads(browser, 'The finest step is 0.1 ml.', '.wrong-note');

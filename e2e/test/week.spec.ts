@@ -7,7 +7,7 @@ import type { WeekData } from '@aurantia/core/week';
 import { choose, menuItem, openBrowser, PATIENCE, press, reads, resize, type, valueOf } from '../src/browser';
 import { tooWide, violations } from '../src/fit-and-axe';
 import { Program } from '../src/program';
-import { browser, program, programForAll } from '../src/running';
+import { browser, program, programForAll, visit } from '../src/running';
 
 /* The week and the money: orders are taken, planned, pinned, replanned, priced and handed on. */
 programForAll();
@@ -24,7 +24,7 @@ const steps = () =>
 
 /** The week once its plan is worked out and kept. */
 async function openWeek(): Promise<void> {
-  await browser.get(`${program.address}/week`);
+  await visit('/week');
   await reads(browser, 'is cured through');
   await settled();
   await browser.wait(async () => (await book()).book.placed.length > 0, PATIENCE, 'no plan is kept');
@@ -111,7 +111,7 @@ test('a step is pinned, somebody is ill, a turner more: the plan follows and say
 });
 
 test('whether there is time is told before an order is taken, begun in one step, and its make goes on in the week', async () => {
-  await browser.get(`${program.address}/week/orders`);
+  await visit('/week/orders');
   await reads(browser, 'Lantern fair');
   expect(await violations(browser)).toEqual([]);
   await press(browser, 'New order', '.head button');
@@ -149,7 +149,7 @@ test('whether there is time is told before an order is taken, begun in one step,
 test('the bench runs late: what is left is planned from then on, and what moved is said', async () => {
   await openWeek();
   const before = await book();
-  await browser.get(`${program.address}/week/orders`);
+  await visit('/week/orders');
   await press(browser, /^Begin.*Juno/, '.rows button');
   await reads(browser, 'Coat 1 of', 'au-coat-work');
   await press(browser, /^Begin/, '.large');
@@ -173,7 +173,7 @@ test('the bench runs late: what is left is planned from then on, and what moved 
 });
 
 test('orders come in as a table, what is wrong with a line is said, and a person is removed everywhere', async () => {
-  await browser.get(`${program.address}/week/orders`);
+  await visit('/week/orders');
   await reads(browser, 'Lantern fair');
   const file = join(mkdtempSync(join(tmpdir(), 'aurantia-table-')), 'orders.csv');
   writeFileSync(file, 'who;design;cups;due\nHazel;Thistle Weave;2;2027-05-01\nHazel;No Such;1;\n');
@@ -194,7 +194,7 @@ test('orders come in as a table, what is wrong with a line is said, and a person
 
 test('what is planned is held against the shelf, day by day', async () => {
   await program.send('POST', 'shelf/first-frost/movements', { why: 'counted anew', amount: 3 });
-  await browser.get(`${program.address}/week/stock`);
+  await visit('/week/stock');
   await reads(browser, /First Frost[\s\S]*to buy[\s\S]*runs out \w+ \d+ \w+/, 'main');
   await reads(browser, /1 jar won’t last/, 'main');
   await reads(browser, 'the jar is empty', 'au-curve');
@@ -229,7 +229,7 @@ test('two windows never write over each other, and phones and tablets show all o
       [820, 1180],
     ]) {
       await resize(browser, width, height);
-      await browser.get(`${program.address}${path}`);
+      await visit(path);
       await reads(browser, /is cured through|orders|planned|is the floor/);
       await browser.wait(async () => (await tooWide(browser)) <= 0, PATIENCE, `${path} is wider than ${width} px`);
     }

@@ -1,7 +1,7 @@
 import { dirname, join } from 'node:path';
 import { Aside } from './aside/aside';
 import { Backups } from './backup/backups';
-import type { Learning } from '@aurantia/core';
+import type { Learning, MovedOn } from '@aurantia/core';
 import { CupsStore } from './cups/cups-store';
 import { DesignMarksStore } from './designs/design-marks';
 import { DesignsStore } from './designs/designs-store';
@@ -21,6 +21,7 @@ import type { Store } from './store/open-store';
 import { together } from './store/together';
 import type { Unreadable } from './store/unreadable-rows';
 import { WorkshopClock } from './workshop/clock';
+import { movedOn } from './workshop/moved-on';
 import { WeekStore } from './week/week-store';
 import { WorkshopStore } from './workshop/workshop-store';
 
@@ -51,6 +52,8 @@ export interface Memory {
   readonly devices: DevicesHere;
   readonly room: RoomStore;
   readonly clock: WorkshopClock;
+  /** what another window, or the bench, changed since a page looked */
+  movedOn(stamp?: string): Promise<MovedOn>;
   /** what is kept but can't be read, as it was lately found: every document is tried for it */
   unreadable(anew: boolean): Promise<Unreadable[]>;
   readonly backups: Backups;
@@ -96,6 +99,7 @@ export const memoryOf = (
     devices,
     room: new RoomStore(store),
     clock,
+    movedOn: (stamp) => movedOn(store, stamp),
     unreadable: lately(() => aside.do('unreadable', null)),
     backups: new Backups(store, join(dirname(file), 'backups'), {
       backup: () => aside.do('backup', null),

@@ -49,6 +49,16 @@ test('a save, a jar used up and a changed setting make lines old, and they come 
   expect((await fresh('?search=copper')).designs[0]).toMatchObject({ line: '14 coats, 1 thing to look at', level: 'look' });
 });
 
+test('one jar off the shelf and another back on it make lines old, though there are as many as before', async () => {
+  await fresh();
+  await server.ask('DELETE', '/api/shelf/kiln-ash');
+  await fresh();
+  await server.ask('DELETE', '/api/shelf/penny-rain');
+  await server.ask('POST', '/api/shelf/kiln-ash/restore');
+  expect((await page('?search=copper')).designs[0]).toMatchObject({ fresh: false });
+  expect((await fresh('?search=copper')).designs[0].line).not.toBe('14 coats, all clear');
+});
+
 test('a line that comes anew leaves its picture be, until what it is painted from is another', async () => {
   const before = (await fresh('?search=copper')).designs[0];
   // Another picture in its place shows whether it is painted over.

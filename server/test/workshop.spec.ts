@@ -1,4 +1,4 @@
-import { defaultSettings, startingItem, type DesignPage, type ShelfItem } from '@aurantia/core';
+import { defaultSettings, startingItem, type DesignPage, type MovedOn, type ShelfItem } from '@aurantia/core';
 import { demoFile, newFile, running, type Running } from './memory';
 
 let server: Running;
@@ -206,5 +206,44 @@ describe('who may speak to it', () => {
         '/api/workshop/',
       ]),
     );
+  });
+});
+
+describe('a page that stays open', () => {
+  const look = async (stamp?: string) =>
+    (await server.ask('GET', `/api/workshop/moved-on${stamp === undefined ? '' : `?stamp=${encodeURIComponent(stamp)}`}`))
+      .body as MovedOn;
+
+  test('is told what was counted, kept, taken off and put back since it looked, and nothing where nothing was', async () => {
+    const { stamp } = await look();
+    expect((await look(stamp)).since).toBeNull();
+    const glue = startingItem('glue', 'new-glue');
+    await put(glue, null);
+    for (const amount of [9, 3]) await move('penny-rain', 'counted anew', amount);
+    const { since, stamp: next } = await look(stamp);
+    expect(since?.left).toEqual([{ id: 'penny-rain', left: 3 }]);
+    const now = (await shelf()).map(({ id, revision }) => ({ id, revision }));
+    expect(since?.shelf).toEqual(now);
+    expect(now.at(-1)).toEqual({ id: 'new-glue', revision: 1 });
+    // One goes and another comes back: as many as before, and not the same.
+    await server.ask('DELETE', '/api/shelf/new-glue');
+    const { stamp: without } = await look(next);
+    await server.ask('DELETE', '/api/shelf/penny-rain');
+    await server.ask('POST', '/api/shelf/new-glue/restore');
+    const ids = (await look(without)).since?.shelf.map(({ id }) => id);
+    expect(ids).toContain('new-glue');
+    expect(ids).not.toContain('penny-rain');
+  });
+
+  test('hears of settings and cups too, and is told all from whatever stamp', async () => {
+    const { stamp } = await look();
+    await server.ask('PUT', '/api/workshop', { parent: 1, document: { ...defaultSettings, humidity: 70 } });
+    const [cup] = (await server.ask('GET', '/api/cups')).body as { id: string }[];
+    await server.ask('DELETE', `/api/cups/${cup.id}`);
+    const { since } = await look(stamp);
+    expect(since?.settings).toBe(2);
+    expect(since?.cups).toHaveLength(8);
+    for (const odd of ['', 'NaN~1', '-1', '99999999~', '1'.repeat(300)]) expect((await look(odd)).since?.cups).toHaveLength(8);
+    expect((await server.ask('GET', `/api/workshop/moved-on?stamp=${'1'.repeat(301)}`)).status).toBe(422);
   });
 });

@@ -70,6 +70,7 @@ describe('the workshop’s memory', () => {
     const memory = TestBed.inject(WorkshopMemory);
     memory.load();
     http.expectOne('/api/workshop').flush({ document: defaultSettings, revision: 1 });
+    http.expectOne('/api/workshop/moved-on').flush({ stamp: '1', since: null });
     http.expectOne('/api/shelf').flush(shelf.map((item) => kept(item)));
     http.expectOne('/api/shelf/gone').flush([kept(startingItem('paint', 'long-gone'))]);
     http.expectOne('/api/cups').flush([{ id: 'c', document: cup, revision: 1 }]);
@@ -202,9 +203,91 @@ describe('the workshop’s memory', () => {
   test('what can’t be loaded can be tried again', () => {
     const memory = TestBed.inject(WorkshopMemory);
     memory.load();
+    http.expectOne('/api/workshop/moved-on').flush({ stamp: '1', since: null });
     http.expectOne('/api/workshop').error(new ProgressEvent('error'));
     for (const path of ['/api/shelf', '/api/shelf/gone', '/api/cups']) expect(http.expectOne(path).cancelled).toBe(true);
     expect(memory.loaded()).toBe(false);
     expect(notices.failed).toHaveBeenCalledWith(expect.any(ApiError), expect.any(Function));
+  });
+
+  describe('what others changed meanwhile', () => {
+    const other = startingItem('ink', 'ink');
+    const stands = { settings: 1, cups: [{ id: 'c', revision: 1 }], shelf: [{ id: 'jar', revision: 1 }], left: [] };
+    const look = (since: object | null, stamp = '2') => {
+      const memory = TestBed.inject(WorkshopMemory);
+      memory.follow().subscribe({ error: () => undefined });
+      const asked = http.expectOne((request) => request.url.startsWith('/api/workshop/moved-on'));
+      asked.flush({ stamp, since });
+      return asked.request.url;
+    };
+
+    test('is asked for by what this page knows; where nothing is another nothing is fetched', () => {
+      loaded();
+      expect(look(null, '1')).toBe('/api/workshop/moved-on?stamp=1');
+      look({ ...stands });
+      expect(look(null)).toBe('/api/workshop/moved-on?stamp=2');
+    });
+    test('a count moves alone, also under what is being typed and what goes back when it is refused', () => {
+      const memory = loaded([{ ...jar, left: 20 }]);
+      memory.putItem({ ...jar, left: 20, name: 'Mine' }).subscribe();
+      look({ ...stands, left: [{ id: 'jar', left: 12 }] });
+      expect(memory.shelf()).toMatchObject([{ name: 'Mine', left: 12 }]);
+      http.expectOne('/api/shelf/jar').flush({ title: 't', status: 422, detail: 'd' }, { status: 422, statusText: '' });
+      expect(memory.shelf()).toEqual([{ ...jar, left: 12 }]);
+    });
+    test('another’s jar comes and one taken off goes, and what is not kept yet here stays', () => {
+      const memory = loaded([jar, startingItem('glue', 'glue')]);
+      memory.putItem({ ...jar, name: 'Mine' }).subscribe();
+      const mine = http.expectOne('/api/shelf/jar');
+      look({
+        ...stands,
+        shelf: [
+          { id: 'jar', revision: 2 },
+          { id: 'ink', revision: 1 },
+        ],
+      });
+      http.expectOne('/api/shelf').flush([kept({ ...jar, name: 'Theirs' }, 2), kept(other)]);
+      http.expectOne('/api/shelf/gone').flush([]);
+      expect(memory.shelf().map(({ name }) => name)).toEqual(['Mine', other.name]);
+      // It still says what it started from: nobody's change is written over.
+      expect(mine.request.body).toMatchObject({ parent: 1 });
+      mine.flush(
+        { title: 't', status: 409, detail: 'd', latest: kept({ ...jar, name: 'Theirs' }, 2) },
+        { status: 409, statusText: '' },
+      );
+      expect(memory.shelf()[0].name).toBe('Theirs');
+    });
+    test('a list that was asked for before a save here came through takes nothing back', () => {
+      const memory = loaded();
+      look({ ...stands, shelf: [...stands.shelf, { id: 'ink', revision: 1 }] });
+      memory.putItem({ ...jar, name: 'Mine' }).subscribe();
+      http.expectOne('/api/shelf/jar').flush(kept({ ...jar, name: 'Mine' }, 2));
+      http.expectOne('/api/shelf').flush([kept(jar, 1), kept(other)]);
+      http.expectOne('/api/shelf/gone').flush([]);
+      expect(memory.shelf()[0].name).toBe('Mine');
+      memory.putItem({ ...jar, name: 'Mine too' }).subscribe();
+      expect(http.expectOne('/api/shelf/jar').request.body).toMatchObject({ parent: 2 });
+    });
+    test('settings follow, but for what was just chosen here', () => {
+      const memory = loaded();
+      look({ ...stands, settings: 2 });
+      http.expectOne('/api/workshop').flush({ document: { ...defaultSettings, humidity: 81 }, revision: 2 });
+      expect(memory.settings().humidity).toBe(81);
+      memory.changeSettings({ humidity: 55 });
+      const mine = http.expectOne({ method: 'PUT', url: '/api/workshop' });
+      look({ ...stands, settings: 3 }, '3');
+      http.expectOne({ method: 'GET', url: '/api/workshop' }).flush({ document: defaultSettings, revision: 3 });
+      expect(memory.settings().humidity).toBe(55);
+      expect(mine.request.body).toMatchObject({ parent: 2 });
+    });
+    test('what couldn’t be fetched is fetched at the next look', () => {
+      const memory = loaded();
+      const since = { ...stands, cups: [] };
+      look(since);
+      http.expectOne('/api/cups').error(new ProgressEvent('error'));
+      expect(look(since)).toBe('/api/workshop/moved-on?stamp=1');
+      http.expectOne('/api/cups').flush([]);
+      expect(memory.cups()).toEqual([]);
+    });
   });
 });

@@ -8,3 +8,4 @@ export * from './cup-drawing';
 export * from './design-line';
 export * from './design-summary';
 export * from './kept-spans';
+export * from './moved-on';

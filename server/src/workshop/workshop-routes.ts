@@ -1,4 +1,4 @@
-import { settingsSchema } from '@aurantia/core';
+import { movedOnSchema, settingsSchema } from '@aurantia/core';
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod';
 import * as z from 'zod';
 import type { Memory } from '../memory';
@@ -8,7 +8,7 @@ import { unreadableSchema } from '../store/unreadable-rows';
 const keptSettings = z.object({ document: settingsSchema, revision: z.int() });
 
 /** The workshop's settings, and what of its memory can't be read. */
-export const workshopRoutes: FastifyPluginAsyncZod<Memory> = async (app, { workshop, unreadable, devices }) => {
+export const workshopRoutes: FastifyPluginAsyncZod<Memory> = async (app, { workshop, movedOn, unreadable, devices }) => {
   app.get('/', { config: alsoAtTheBench, schema: { response: { 200: keptSettings } } }, () => workshop.kept());
   app.put(
     '/',
@@ -23,6 +23,12 @@ export const workshopRoutes: FastifyPluginAsyncZod<Memory> = async (app, { works
       devices.goBy(kept.document);
       return kept;
     },
+  );
+  // For a page that stays open while others, or the bench, change what it shows.
+  app.get(
+    '/moved-on',
+    { schema: { querystring: z.object({ stamp: z.string().max(300).optional() }), response: { 200: movedOnSchema } } },
+    ({ query }) => movedOn(query.stamp),
   );
   app.get(
     '/unreadable',

@@ -3,6 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, Injector } from '
 import { Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import type { MatDialogConfig } from '@angular/material/dialog';
 import { temperatureText } from '@aurantia/core';
+import { Following } from './services/following';
 import { Needs } from './services/needs';
 import { WorkshopMemory } from './services/workshop';
 import { Notices } from './services/notices';
@@ -55,6 +56,7 @@ export class App {
   constructor() {
     offerCommands(() => (this.asking.all ? this.commands() : []));
     this.memory.load();
+    inject(Following);
   }
 
   protected async openCommands(): Promise<void> {

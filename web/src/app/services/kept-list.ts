@@ -10,6 +10,9 @@ interface Entry<Document> {
   readonly document: Document;
 }
 
+const byId = <One extends { readonly id: string }>(all: readonly One[]): ReadonlyMap<string, One> =>
+  new Map(all.map((one) => [one.id, one]));
+
 /**
  * A list of documents that the workshop's memory keeps, as this page knows it. A change is shown at
  * once and kept in its order; where another window was faster, both versions stay within reach.
@@ -23,6 +26,8 @@ export class KeptList<Document> {
 
   /** what the memory holds of each, to go back to */
   private readonly lastKept = new Map<string, Document>();
+  /** what this page wished last of each; what is shown may be counted anew meanwhile */
+  private readonly wished = new Map<string, Document>();
   readonly entries = signal<readonly Entry<Document>[]>([]);
   readonly goneEntries = signal<readonly Entry<Document>[]>([]);
 
@@ -36,15 +41,27 @@ export class KeptList<Document> {
     this.saving = new OrderedSaving((id, document, parent) => this.api.put(this.address(id), { parent, document }, this.one));
   }
 
+  /** All as it is kept. What this page has not kept yet, and what it kept since it asked, stays as it is shown. */
   fetch(): Observable<unknown> {
     return this.api.get(this.path, this.list).pipe(
       tap((kept) => {
-        for (const { id, revision, document } of kept) {
-          this.saving.note(id, revision);
-          this.lastKept.set(id, document);
-        }
-        this.entries.set(kept.map(({ id, document }) => ({ id, document })));
+        const mine = this.entries().filter(({ id, document }) => this.isUnkept(id, document));
+        const [here, known] = [byId(this.entries()), byId(mine)];
+        const come = kept.map((one): Entry<Document> => known.get(one.id) ?? this.fetched(one, here.get(one.id)));
+        const ids = new Set(kept.map(({ id }) => id));
+        this.entries.set([...come, ...mine.filter(({ id }) => !ids.has(id))]);
       }),
+    );
+  }
+
+  /** Whether just these are there, each as often kept: what this page has not kept yet aside. */
+  standsAt(rows: readonly { readonly id: string; readonly revision: number }[]): boolean {
+    const entries = byId(this.entries());
+    const theirs = new Set(rows.map(({ id }) => id));
+    const mine = this.entries().filter(({ id }) => !theirs.has(id));
+    return (
+      rows.every(({ id, revision }) => this.saving.isBusy(id) || (entries.has(id) && this.saving.revisionOf(id) === revision)) &&
+      mine.every(({ id, document }) => this.isUnkept(id, document))
     );
   }
 
@@ -59,6 +76,7 @@ export class KeptList<Document> {
    * @returns the document once it is kept; nothing when it isn't, which is said already
    */
   put(id: string, document: Document): Observable<Document> {
+    this.wished.set(id, document);
     this.show(id, document);
     const reply = this.saving.save(id, document).pipe(map((kept) => kept.document));
     reply.subscribe({
@@ -114,6 +132,33 @@ export class KeptList<Document> {
     return `${this.path}/${encodeURIComponent(id)}`;
   }
 
+  /** Changes a count that isn't this page's to keep, in what is shown and in what goes back when a save is refused. */
+  protected recount(id: string, edit: (document: Document) => Document): void {
+    const kept = this.lastKept.get(id);
+    if (kept) this.lastKept.set(id, edit(kept));
+    const shown = this.shown(id);
+    const counted = shown && edit(shown);
+    if (counted && counted !== shown) this.show(id, counted);
+  }
+
+  /** Typed here, and on its way or held up. */
+  private isUnkept(id: string, document: Document): boolean {
+    if (this.saving.isBusy(id)) return true;
+    const kept = this.lastKept.get(id);
+    return !kept || (kept !== document && JSON.stringify(kept) !== JSON.stringify(document));
+  }
+
+  private fetched(
+    { id, revision, document }: Kept<Document> & { id: string },
+    here: Entry<Document> | undefined,
+  ): Entry<Document> {
+    const known = this.saving.revisionOf(id);
+    if (here && known !== null && revision < known) return here;
+    this.saving.note(id, revision);
+    this.lastKept.set(id, document);
+    return { id, document: here ? this.merged(here.document, document) : document };
+  }
+
   private shown(id: string): Document | undefined {
     return this.entries().find((one) => one.id === id)?.document;
   }
@@ -140,7 +185,7 @@ export class KeptList<Document> {
       return;
     }
     // An older wish that failed says nothing about what was typed since: the newest one is told of.
-    if (this.shown(id) !== mine) return;
+    if (this.wished.get(id) !== mine) return;
     if (error instanceof ApiError && (error.offline || error.problem.status >= 500)) {
       this.notices.failed(error, () => void this.put(id, this.shown(id) ?? mine));
       return;

@@ -4,6 +4,7 @@ import { makeLinesSchema, type MakeId, type MakeLine, type MakeLines } from '@au
 import { Observable, tap } from 'rxjs';
 import * as z from 'zod';
 import { Api } from './api';
+import { Following } from './following';
 import { Notices } from './notices';
 import { WorkshopTime } from './workshop-time';
 
@@ -15,6 +16,7 @@ export class MakesList {
   private readonly api = inject(Api);
   private readonly time = inject(WorkshopTime);
   private readonly notices = inject(Notices);
+  private readonly following = inject(Following);
 
   /** on the bench, the latest first; null until they are here */
   readonly lines = signal<readonly MakeLine[] | null>(null);
@@ -43,8 +45,10 @@ export class MakesList {
       source.onmessage = ({ data }: MessageEvent<string>) => {
         const read = changeSchema.safeParse(JSON.parse(data));
         if (!read.success) return;
-        if ('make' in read.data) page.next(read.data.make as MakeId);
-        else heard?.(read.data.devices);
+        if (!('make' in read.data)) return heard?.(read.data.devices);
+        page.next(read.data.make as MakeId);
+        // What was laid came off the shelf.
+        this.following.look();
       };
       return () => source.close();
     });

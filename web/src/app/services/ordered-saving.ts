@@ -45,6 +45,12 @@ export class OrderedSaving<Document> {
     return this.line(id).waiting.length > 0;
   }
 
+  /** Whether one of it is under way, or waits to be. */
+  isBusy(id: string): boolean {
+    const { busy, waiting } = this.line(id);
+    return busy || waiting.length > 0;
+  }
+
   /** @returns the document as it was kept, which may be a newer one that was waiting too */
   save(id: string, document: Document): Observable<Kept<Document>> {
     const reply = new ReplaySubject<Kept<Document>>(1);

@@ -1,13 +1,13 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
 import {
   countText,
-  cupSchema,
   defaultSettings,
   ledgerEntrySchema,
+  movedOnSchema,
   settingsSchema,
-  shelfItemSchema,
   type Cup,
   type LedgerEntry,
+  type MovedOn,
   type Movement,
   type Settings,
   type ShelfItem,
@@ -20,7 +20,7 @@ import { v7 } from 'uuid';
 import * as z from 'zod';
 import { Api } from './api';
 import { Asking } from './asking';
-import { KeptList } from './kept-list';
+import { KeptCups, KeptShelf } from './kept-shelf';
 import { Notices } from './notices';
 import { keptElsewhere, keptSchema, OrderedSaving } from './ordered-saving';
 
@@ -29,52 +29,7 @@ export interface KeptCup {
   readonly cup: Cup;
 }
 
-const keptItem = keptSchema(shelfItemSchema).extend({ id: z.string() });
 const keptSettings = keptSchema(settingsSchema);
-
-/** The shelf as this page knows it; what is left of a jar changes by movements alone. */
-class Shelf extends KeptList<ShelfItem> {
-  constructor() {
-    super('shelf', shelfItemSchema, ({ name }) => name);
-  }
-
-  add(item: ShelfItem, why: string): Observable<ShelfItem> {
-    const path = `${this.address(item.id)}?why=${encodeURIComponent(why)}`;
-    return this.api.put(path, { parent: null, document: item }, keptItem).pipe(
-      tap((kept) => this.take(item.id, kept)),
-      map(({ document }) => document),
-    );
-  }
-
-  move(id: string, movement: Movement): Observable<ShelfItem> {
-    return this.api.post(`${this.address(id)}/movements`, movement, keptItem).pipe(
-      tap((kept) => this.counted(id, kept.document.left)),
-      map(({ document }) => document),
-    );
-  }
-
-  bringIn(items: readonly ShelfItem[]): Observable<unknown> {
-    const known = new Set(this.entries().map(({ id }) => id));
-    const saved = items.map((document) => ({
-      document,
-      parent: known.has(document.id) ? this.saving.revisionOf(document.id) : null,
-    }));
-    return this.api
-      .post(`shelf/many`, saved, z.array(keptItem))
-      .pipe(tap((kept) => kept.forEach((one) => this.take(one.document.id, one))));
-  }
-
-  /** Only the count moves: what is being typed of the jar stays. */
-  private counted(id: string, left: number | null): void {
-    this.entries.set(this.entries().map((one) => (one.id === id ? { id, document: { ...one.document, left } } : one)));
-  }
-}
-
-class Cups extends KeptList<Cup> {
-  constructor() {
-    super('cups', cupSchema, ({ name }) => name);
-  }
-}
 
 /** The workshop as this page knows it: settings, shelf and cups. */
 @Injectable({ providedIn: 'root' })
@@ -82,10 +37,13 @@ export class WorkshopMemory {
   private readonly api = inject(Api);
   private readonly notices = inject(Notices);
   private readonly asking = inject(Asking);
-  private readonly kept = { shelf: new Shelf(), cups: new Cups() };
+  private readonly kept = { shelf: new KeptShelf(), cups: new KeptCups() };
   private readonly saving = new OrderedSaving<Settings>((_, document, parent) =>
     this.api.put('workshop', { parent: parent ?? 0, document }, keptSettings),
   );
+
+  /** which state of the workshop this page knows */
+  private stamp: string | null = null;
 
   readonly settings = signal<Settings>(defaultSettings);
   readonly shelf = computed(() => this.kept.shelf.entries().map(({ document }) => document));
@@ -104,14 +62,51 @@ export class WorkshopMemory {
     if (this.asking.who === 'stranger') return;
     // At the bench a make has all it needs with it.
     const { shelf, cups } = this.kept;
-    const kept = this.asking.all ? forkJoin([shelf.fetch(), shelf.fetchGone(), cups.fetch()]) : of(null);
-    forkJoin({ settings: this.api.get('workshop', keptSettings), kept }).subscribe({
-      next: ({ settings }) => {
-        this.takeSettings(settings);
-        this.loaded.set(true);
-      },
+    // What changes after that moment is told by the next look, however long the lists take.
+    const kept = this.asking.all
+      ? this.movedOn().pipe(
+          switchMap(({ stamp }) =>
+            forkJoin([shelf.fetch(), shelf.fetchGone(), cups.fetch()]).pipe(tap(() => (this.stamp = stamp))),
+          ),
+        )
+      : of(null);
+    forkJoin({ settings: this.fetchSettings(), kept }).subscribe({
+      next: () => this.loaded.set(true),
       error: (error: unknown) => this.notices.failed(error, () => this.load()),
     });
+  }
+
+  /** Takes what another window, a device beside the cup or the bench changed since; what isn't kept yet here stays as it is. */
+  follow(): Observable<unknown> {
+    if (!this.loaded()) return EMPTY;
+    if (!this.asking.all) return this.fetchSettings();
+    const { shelf, cups } = this.kept;
+    return this.movedOn().pipe(
+      switchMap(({ stamp, since }) => {
+        if (!since) return EMPTY;
+        for (const { id, left } of since.left) shelf.counted(id, left);
+        return forkJoin([
+          since.settings === this.saving.revisionOf('settings') ? of(null) : this.fetchSettings(),
+          shelf.standsAt(since.shelf) ? of(null) : forkJoin([shelf.fetch(), shelf.fetchGone()]),
+          cups.standsAt(since.cups) ? of(null) : cups.fetch(),
+        ]).pipe(tap(() => (this.stamp = stamp)));
+      }),
+    );
+  }
+
+  private movedOn(): Observable<MovedOn> {
+    const said = this.stamp === null ? '' : `?stamp=${encodeURIComponent(this.stamp)}`;
+    return this.api.get(`workshop/moved-on${said}`, movedOnSchema);
+  }
+
+  private fetchSettings(): Observable<unknown> {
+    return this.api.get('workshop', keptSettings).pipe(
+      tap((settings) => {
+        // What was changed here since it was asked for is newer, and on its way.
+        const mine = this.saving.isBusy('settings') || settings.revision < (this.saving.revisionOf('settings') ?? 0);
+        if (!mine) this.takeSettings(settings);
+      }),
+    );
   }
 
   /** Shown at once; put back when it can't be kept. */

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal, input } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { ScrollingModule } from '@angular/cdk/scrolling';
 import { MatDialog } from '@angular/material/dialog';
 import { MENUS } from '../../parts/menus';
@@ -19,10 +20,12 @@ import {
 } from '@aurantia/core';
 import { readShelfTable, shelfCsv, TableError, type ShelfTable } from '@aurantia/core/shelf-table';
 import { RouterLink } from '@angular/router';
+import { catchError, EMPTY } from 'rxjs';
 import { v7 } from 'uuid';
 import { MaterialGlyph } from '../../parts/glyphs/material-glyph';
 import { Pick } from '../../parts/fields/pick';
 import { LongList } from '../../parts/long-list/long-list';
+import { MakesList } from '../../services/makes-list';
 import { textOfFile } from '../../services/file-text';
 import { saveText } from '../../services/save-file';
 import { WorkshopMemory } from '../../services/workshop';
@@ -133,6 +136,17 @@ export class ShelfPlace {
     const item = this.open();
     return item?.kind === 'glitter' ? { figures: derivedOf(item), says: restsOn(item) } : null;
   });
+
+  constructor() {
+    // A shelf that stays open beside the bench's tablet goes down with each coat.
+    inject(MakesList)
+      .changes()
+      .pipe(
+        catchError(() => EMPTY),
+        takeUntilDestroyed(),
+      )
+      .subscribe();
+  }
 
   protected async openNeeds(): Promise<void> {
     const { NeedsDialog } = await import('../needs-dialog/needs-dialog');
