@@ -227,6 +227,18 @@ describe('the workshop’s memory', () => {
       look({ ...stands });
       expect(look(null)).toBe('/api/workshop/moved-on?stamp=2');
     });
+    test('a page left open overnight goes by the new day', () => {
+      jest.useFakeTimers({ now: new Date('2026-12-02T22:00:00') });
+      try {
+        const memory = loaded();
+        expect(memory.workshop().today).toBe('2026-12-02');
+        jest.setSystemTime(new Date('2026-12-03T08:00:00'));
+        look(null);
+        expect(memory.workshop().today).toBe('2026-12-03');
+      } finally {
+        jest.useRealTimers();
+      }
+    });
     test('a count moves alone, also under what is being typed and what goes back when it is refused', () => {
       const memory = loaded([{ ...jar, left: 20 }]);
       memory.putItem({ ...jar, left: 20, name: 'Mine' }).subscribe();

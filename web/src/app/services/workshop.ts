@@ -31,6 +31,8 @@ export interface KeptCup {
 
 const keptSettings = keptSchema(settingsSchema);
 
+const dayNow = (): string => formatISO(new Date(), { representation: 'date' });
+
 /** The workshop as this page knows it: settings, shelf and cups. */
 @Injectable({ providedIn: 'root' })
 export class WorkshopMemory {
@@ -54,9 +56,9 @@ export class WorkshopMemory {
   /** typical materials are on their way */
   readonly bringing = signal(false);
   readonly units = computed(() => this.settings().units);
-  readonly workshop = computed<Workshop>(() => ({ settings: this.settings(), shelf: this.shelf(), today: this.today }));
-  /** read once: what goes off goes off by months */
-  private readonly today = formatISO(new Date(), { representation: 'date' });
+  readonly workshop = computed<Workshop>(() => ({ settings: this.settings(), shelf: this.shelf(), today: this.today() }));
+  /** what goes off goes off by months: the day is looked at as often as the rest */
+  private readonly today = signal(dayNow());
 
   load(): void {
     if (this.asking.who === 'stranger') return;
@@ -79,6 +81,7 @@ export class WorkshopMemory {
   /** Takes what another window, a device beside the cup or the bench changed since; what isn't kept yet here stays as it is. */
   follow(): Observable<unknown> {
     if (!this.loaded()) return EMPTY;
+    this.today.set(dayNow());
     if (!this.asking.all) return this.fetchSettings();
     const { shelf, cups } = this.kept;
     return this.movedOn().pipe(
