@@ -37,7 +37,7 @@ beforeEach(() => {
   TestBed.configureTestingModule({
     providers: [
       { provide: Mixes, useValue: mixes },
-      { provide: Palettes, useValue: { all: signal([palette]), loaded: signal(true) } },
+      { provide: Palettes, useValue: { all: signal([palette]), loaded: signal(true), load: () => undefined } },
       { provide: WorkshopMemory, useValue: memoryStub() },
     ],
   });

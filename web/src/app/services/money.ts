@@ -30,9 +30,13 @@ export class Money {
   load(): void {
     this.api.get('money', keptSchema).subscribe({
       next: ({ document, revision, log }) => {
-        this.saving.note('money', revision);
-        this.ways.set(document);
         this.log.set(log);
+        // What was typed here since it was asked for is newer, and on its way.
+        const known = this.saving.revisionOf('money') ?? -1;
+        if (revision > known && !this.saving.isBusy('money')) {
+          this.saving.note('money', revision);
+          this.ways.set(document);
+        }
         this.loaded.set(true);
       },
       error: (error: unknown) => this.notices.failed(error, () => this.load()),

@@ -106,8 +106,8 @@ export class WorkshopMemory {
     return this.api.get('workshop', keptSettings).pipe(
       tap((settings) => {
         // What was changed here since it was asked for is newer, and on its way.
-        const mine = this.saving.isBusy('settings') || settings.revision < (this.saving.revisionOf('settings') ?? 0);
-        if (!mine) this.takeSettings(settings);
+        const known = this.saving.revisionOf('settings') ?? -1;
+        if (settings.revision > known && !this.saving.isBusy('settings')) this.takeSettings(settings);
       }),
     );
   }

@@ -53,7 +53,7 @@ export class MakeCost {
   });
 
   constructor() {
-    if (!this.money.loaded()) this.money.load();
-    if (!this.orders.loaded()) this.orders.load();
+    this.money.load();
+    this.orders.load();
   }
 }

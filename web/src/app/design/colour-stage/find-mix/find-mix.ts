@@ -131,7 +131,7 @@ export class FindMix {
   private search: Subscription | null = null;
 
   constructor() {
-    if (!this.palettes.loaded()) this.palettes.load();
+    this.palettes.load();
     effect((onCleanup) => {
       const wish = this.wish();
       const shelf = this.memory.shelf();

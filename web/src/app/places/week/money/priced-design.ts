@@ -101,7 +101,7 @@ export class PricedDesign {
   );
 
   constructor() {
-    if (!this.money.loaded()) this.money.load();
+    this.money.load();
   }
 
   protected count(cups: number | null): void {

@@ -127,8 +127,8 @@ export class OrderDialog {
 
   constructor() {
     if (!this.week.data()) this.week.load();
-    if (!this.orders.loaded()) this.orders.load();
-    if (!this.money.loaded()) this.money.load();
+    this.orders.load();
+    this.money.load();
   }
 
   /** What is refused stays typed, with its sentence; the order keeps what it had. */
