@@ -34,7 +34,7 @@ const loaded = (shelf: readonly ShelfItem[] = [jar]) => {
 
 describe('what others changed meanwhile', () => {
   const other = startingItem('ink', 'ink');
-  const stands = { settings: 1, cups: [{ id: 'c', revision: 1 }], shelf: [{ id: 'jar', revision: 1 }], left: [] };
+  const stands = { settings: 1, cups: null, shelf: null, left: [] };
   const look = (since: object | null, stamp = '2') => {
     const memory = TestBed.inject(WorkshopMemory);
     memory.follow().subscribe({ error: () => undefined });
@@ -46,7 +46,7 @@ describe('what others changed meanwhile', () => {
   test('is asked for by what this page knows; where nothing is another nothing is fetched', () => {
     loaded();
     expect(look(null, '1')).toBe('/api/workshop/moved-on?stamp=1');
-    look({ ...stands });
+    look({ ...stands, cups: [{ id: 'c', revision: 1 }], shelf: [{ id: 'jar', revision: 1 }] });
     expect(look(null)).toBe('/api/workshop/moved-on?stamp=2');
   });
   test('a page left open overnight goes by the new day', () => {
@@ -93,7 +93,13 @@ describe('what others changed meanwhile', () => {
   });
   test('a list that was asked for before a save here came through takes nothing back', () => {
     const memory = loaded();
-    look({ ...stands, shelf: [...stands.shelf, { id: 'ink', revision: 1 }] });
+    look({
+      ...stands,
+      shelf: [
+        { id: 'jar', revision: 1 },
+        { id: 'ink', revision: 1 },
+      ],
+    });
     memory.putItem({ ...jar, name: 'Mine' }).subscribe();
     http.expectOne('/api/shelf/jar').flush(kept({ ...jar, name: 'Mine' }, 2));
     http.expectOne('/api/shelf').flush([kept(jar, 1), kept(other)]);

@@ -14,9 +14,9 @@ export const movedOnSchema = z.object({
     .object({
       /** how often the settings were kept */
       settings: z.int(),
-      /** all that stand there now */
-      cups: z.array(standsAt),
-      shelf: z.array(standsAt),
+      /** all that stand there now; null where they are as they were */
+      cups: z.array(standsAt).nullable(),
+      shelf: z.array(standsAt).nullable(),
       /** what is left of items that were counted or used since, in the unit each is counted in; null for what nobody counts */
       left: z.array(z.object({ id: z.string(), left: z.number().nullable() })),
     })

@@ -90,8 +90,8 @@ export class WorkshopMemory {
         for (const { id, left } of since.left) shelf.counted(id, left);
         return forkJoin([
           since.settings === this.saving.revisionOf('settings') ? of(null) : this.fetchSettings(),
-          shelf.standsAt(since.shelf) ? of(null) : forkJoin([shelf.fetch(), shelf.fetchGone()]),
-          cups.standsAt(since.cups) ? of(null) : cups.fetch(),
+          !since.shelf || shelf.standsAt(since.shelf) ? of(null) : forkJoin([shelf.fetch(), shelf.fetchGone()]),
+          !since.cups || cups.standsAt(since.cups) ? of(null) : cups.fetch(),
         ]).pipe(tap(() => (this.stamp = stamp)));
       }),
     );
