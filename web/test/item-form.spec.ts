@@ -40,7 +40,11 @@ describe('the form', () => {
       typeInto(labelled(root, label), text);
       await fixture.whenStable();
     };
-    return { root, type, put: memory.putItem, move: memory.moveItem };
+    const come = async (other: ShelfItem) => {
+      fixture.componentRef.setInput('item', other);
+      await fixture.whenStable();
+    };
+    return { root, type, come, put: memory.putItem, move: memory.moveItem };
   }
 
   test('two inks of one name are told, however they are written; a paint of that name is another thing', async () => {
@@ -93,6 +97,16 @@ describe('the form', () => {
     const { type, put } = await form(startingItem('glitter', 'x'));
     await type('Opacity', '35 %');
     expect(put.mock.lastCall?.[0]).toMatchObject({ flake: { opacity: 0.35 } });
+  });
+  test('what is typed wrong stays typed while another window changes the rest, and mended it takes none of that back', async () => {
+    const jar: ShelfItem = { ...startingItem('glitter', 'x'), name: 'Gorse', left: 20 };
+    const { root, type, come, put } = await form(jar);
+    await type('Cut', '-5');
+    expect(put).not.toHaveBeenCalled();
+    await come({ ...jar, name: 'Broom', left: 12 });
+    expect(labelled(root, 'Cut').value).toBe('-5');
+    await type('Cut', '2.5');
+    expect(put.mock.lastCall?.[0]).toMatchObject({ name: 'Broom', left: 12, flake: { cut: 2.5 } });
   });
   test('a faulty colour is said and not kept, a good one is', async () => {
     const { root, type, put } = await form(startingItem('paint', 'x'));

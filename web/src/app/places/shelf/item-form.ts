@@ -42,6 +42,12 @@ import { InkDabForm } from './ink-dab/ink-dab';
 
 const same = (values: readonly string[]): readonly Option[] => values.map((value) => ({ value, name: value }));
 
+/** What was typed over an item, field by field. */
+const typedOver = (item: ShelfItem, typed: ShelfItem): object => {
+  const before = new Map<string, unknown>(Object.entries(item));
+  return Object.fromEntries(Object.entries(typed).filter(([field, value]) => before.get(field) !== value));
+};
+
 /** What is known of one jar. Each sound change is kept at once; a faulty one gets its sentence. */
 @Component({
   selector: 'au-item-form',
@@ -95,12 +101,12 @@ export class ItemForm {
     () => this.faults().find(({ path }) => path.startsWith('flake.mixed'))?.sentence ?? null,
   );
   protected readonly ways = glueWays.map((value) => ({ value, name: glueWayFacts[value].title }));
-  /** as typed; what is faulty stays typed while the jar's count moves */
+  /** as typed; what is faulty stays typed while the jar's count moves, or another window says something else of it */
   protected readonly draft = linkedSignal<ShelfItem, ShelfItem>({
     source: this.item,
     computation: (item, before) =>
       before?.source.id === item.id && !shelfItemSchema.safeParse(before.value).success
-        ? { ...before.value, left: item.left }
+        ? ({ ...item, ...typedOver(before.source, before.value) } as ShelfItem)
         : item,
   });
   /** why the count that was typed can't be */
