@@ -51,7 +51,7 @@ test('an ink is read off a photo of a dab under a yellow lamp, and is surer for 
   await resize(browser, 1280, 800);
   await press(browser, /^Take it over: #/);
   await reads(browser, 'From a dab.', 'au-item-form');
-  expect(await valueOf(browser, 'Shows this colour at')).toBe('1.6');
+  expect(await valueOf(browser, 'Shows colour at')).toBe('1.6');
   // Typed over, it rests on the dab no longer.
   await type(browser, 'as #', '#b0402c');
   await reads(browser, 'From its label', 'au-item-form');

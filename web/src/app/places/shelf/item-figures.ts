@@ -19,7 +19,7 @@ const figures: Record<ShelfItem['kind'], readonly ItemFigure[]> = {
   ],
   ink: [
     { path: 'hiding', label: 'Hiding or strength', measure: 'percent' },
-    { path: 'referenceLoad', label: 'Shows this colour at', unit: '%' },
+    { path: 'referenceLoad', label: 'Shows colour at', unit: '%' },
     { path: 'referenceFilm', label: 'in a film of', unit: 'mm' },
     { path: 'dropMl', label: 'One drop', unit: 'ml', digits: 3 },
   ],
@@ -39,7 +39,7 @@ const figures: Record<ShelfItem['kind'], readonly ItemFigure[]> = {
     { path: 'tackFrom', label: 'Tacky from', unit: 'min' },
     { path: 'tackUntil', label: 'Tacky until', unit: 'min' },
     { path: 'sandAfter', label: 'Sand after', unit: 'min' },
-    { path: 'keeps', label: 'Once opened keeps', unit: 'months' },
+    { path: 'keeps', label: 'Keeps once open', unit: 'months' },
   ],
   glue: [
     { path: 'hold', label: 'Holds, flakes deep' },
