@@ -1,7 +1,7 @@
 import { inject, Injectable, signal } from '@angular/core';
 import { devicesSchema, type Devices } from '@aurantia/core';
 import { makeLinesSchema, type MakeId, type MakeLine, type MakeLines } from '@aurantia/core/make';
-import { Observable, tap } from 'rxjs';
+import { catchError, distinctUntilChanged, EMPTY, fromEvent, map, merge, Observable, of, startWith, switchMap, tap } from 'rxjs';
 import * as z from 'zod';
 import { Api } from './api';
 import { Following } from './following';
@@ -52,6 +52,21 @@ export class MakesList {
       };
       return () => source.close();
     });
+  }
+
+  /**
+   * Says whenever a make changed, to a page that only shows them. While it is hidden it isn't listened for, and said once when
+   * somebody comes back: a browser has six lines to a program for all its tabs, and each that listens holds one of them.
+   */
+  changesSeen(): Observable<unknown> {
+    const looked = fromEvent(document, 'visibilitychange').pipe(
+      startWith(null),
+      map(() => document.visibilityState === 'visible'),
+      distinctUntilChanged(),
+    );
+    // One that is broken for good tells nobody: what is asked next says why.
+    const heard = this.changes().pipe(catchError(() => EMPTY));
+    return looked.pipe(switchMap((isLooked, times) => (isLooked ? merge(times === 0 ? EMPTY : of(null), heard) : EMPTY)));
   }
 
   /** Makes of any day, done ones too. */

@@ -99,7 +99,7 @@ export class OnTheBench {
     this.time.watch();
     this.makes.load();
     this.makes
-      .changes()
+      .changesSeen()
       .pipe(takeUntilDestroyed())
       .subscribe(() => this.makes.load());
   }

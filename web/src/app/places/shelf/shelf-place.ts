@@ -20,7 +20,6 @@ import {
 } from '@aurantia/core';
 import { readShelfTable, shelfCsv, TableError, type ShelfTable } from '@aurantia/core/shelf-table';
 import { RouterLink } from '@angular/router';
-import { catchError, EMPTY } from 'rxjs';
 import { v7 } from 'uuid';
 import { MaterialGlyph } from '../../parts/glyphs/material-glyph';
 import { Pick } from '../../parts/fields/pick';
@@ -139,13 +138,7 @@ export class ShelfPlace {
 
   constructor() {
     // A shelf that stays open beside the bench's tablet goes down with each coat.
-    inject(MakesList)
-      .changes()
-      .pipe(
-        catchError(() => EMPTY),
-        takeUntilDestroyed(),
-      )
-      .subscribe();
+    inject(MakesList).changesSeen().pipe(takeUntilDestroyed()).subscribe();
   }
 
   protected async openNeeds(): Promise<void> {

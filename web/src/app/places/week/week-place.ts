@@ -16,7 +16,7 @@ import {
   workKey,
 } from '@aurantia/core/week';
 import { format } from 'date-fns';
-import { catchError, debounceTime, EMPTY, filter } from 'rxjs';
+import { debounceTime, filter } from 'rxjs';
 import { BUTTONS } from '../../parts/buttons';
 import { Choice } from '../../parts/fields/choice';
 import { Icon } from '../../parts/icons/icon';
@@ -178,11 +178,10 @@ export class WeekPlace {
     this.week.load();
     inject(Orders).load();
     inject(MakesList)
-      .changes()
+      .changesSeen()
       .pipe(
         debounceTime(SETTLED),
         filter(() => !this.week.busy()),
-        catchError(() => EMPTY),
         takeUntilDestroyed(),
       )
       .subscribe(() => this.week.load());
