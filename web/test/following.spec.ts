@@ -5,7 +5,8 @@ import { defaultSettings, startingItem, type ShelfItem } from '@aurantia/core';
 import { Following } from '../src/app/services/following';
 import { Notices } from '../src/app/services/notices';
 import { WorkshopMemory } from '../src/app/services/workshop';
-import { cup, timePasses } from './workshop';
+import { kept, loadedWorkshop } from './loaded-workshop';
+import { timePasses } from './workshop';
 
 /* A page that stays open: what a tablet, another window or the bench changed comes to it. */
 let http: HttpTestingController;
@@ -20,17 +21,7 @@ beforeEach(() => {
 afterEach(() => http.verify());
 
 const jar = startingItem('glitter', 'jar');
-const kept = (document: ShelfItem, revision = 1) => ({ id: document.id, document, revision });
-const loaded = (shelf: readonly ShelfItem[] = [jar]) => {
-  const memory = TestBed.inject(WorkshopMemory);
-  memory.load();
-  http.expectOne('/api/workshop').flush({ document: defaultSettings, revision: 1 });
-  http.expectOne('/api/workshop/moved-on').flush({ stamp: '1', since: null });
-  http.expectOne('/api/shelf').flush(shelf.map((item) => kept(item)));
-  http.expectOne('/api/shelf/gone').flush([]);
-  http.expectOne('/api/cups').flush([{ id: 'c', document: cup, revision: 1 }]);
-  return memory;
-};
+const loaded = (shelf: readonly ShelfItem[] = [jar]) => loadedWorkshop(http, shelf);
 
 describe('what others changed meanwhile', () => {
   const other = startingItem('ink', 'ink');

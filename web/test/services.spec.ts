@@ -6,7 +6,7 @@ import * as z from 'zod';
 import { Api, ApiError } from '../src/app/services/api';
 import { Notices } from '../src/app/services/notices';
 import { WorkshopMemory } from '../src/app/services/workshop';
-import { cup } from './workshop';
+import { kept, loadedWorkshop } from './loaded-workshop';
 
 let http: HttpTestingController;
 let notices: { failed: jest.Mock; undoable: jest.Mock; offer: jest.Mock };
@@ -65,17 +65,7 @@ describe('what the server says', () => {
 
 describe('the workshop’s memory', () => {
   const jar = startingItem('glitter', 'jar');
-  const kept = (document: ShelfItem, revision = 1) => ({ id: document.id, document, revision });
-  const loaded = (shelf: readonly ShelfItem[] = [jar]) => {
-    const memory = TestBed.inject(WorkshopMemory);
-    memory.load();
-    http.expectOne('/api/workshop').flush({ document: defaultSettings, revision: 1 });
-    http.expectOne('/api/workshop/moved-on').flush({ stamp: '1', since: null });
-    http.expectOne('/api/shelf').flush(shelf.map((item) => kept(item)));
-    http.expectOne('/api/shelf/gone').flush([kept(startingItem('paint', 'long-gone'))]);
-    http.expectOne('/api/cups').flush([{ id: 'c', document: cup, revision: 1 }]);
-    return memory;
-  };
+  const loaded = (shelf: readonly ShelfItem[] = [jar]) => loadedWorkshop(http, shelf, [startingItem('paint', 'long-gone')]);
 
   test('is there once all of it has come', () => {
     const memory = loaded();
