@@ -1,6 +1,7 @@
 import { inject, Injectable } from '@angular/core';
 import { MatSnackBar } from '@angular/material/snack-bar';
 import { ApiError } from './api';
+import { WorkerError } from './worker-error';
 
 /** Short sentences at the foot of the page, with a way back where there is one. */
 @Injectable({ providedIn: 'root' })
@@ -24,8 +25,10 @@ export class Notices {
     const sentence =
       error instanceof ApiError
         ? (error.problem.faults?.[0]?.sentence ?? error.problem.detail)
-        : 'Something in this page broke. Reload it; what was kept is still there.';
-    if (!(error instanceof ApiError)) console.error(error);
+        : error instanceof WorkerError
+          ? error.message
+          : 'Something in this page broke. Reload it; what was kept is still there.';
+    if (!(error instanceof ApiError || error instanceof WorkerError)) console.error(error);
     const bar = this.bar.open(sentence, retry ? 'Try again' : 'Close', { duration: retry ? 0 : 10000 });
     if (retry) bar.onAction().subscribe(retry);
   }

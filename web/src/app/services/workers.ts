@@ -1,6 +1,7 @@
 import { Injectable, type OnDestroy } from '@angular/core';
 import { Observable } from 'rxjs';
 import { workerFailed } from '../workers/new-worker';
+import { WorkerError } from './worker-error';
 
 /** What a worker says where it can't do what it is asked. */
 interface Refusal {
@@ -37,14 +38,14 @@ export class Workers implements OnDestroy {
       worker.onmessage = ({ data }: MessageEvent<Exclude<Reply, Refusal> | Refusal>) => {
         if ('sentence' in data) {
           done();
-          return subscriber.error(new Error(data.sentence));
+          return subscriber.error(new WorkerError(data.sentence));
         }
         const last = isLast(data);
         if (last) done();
         subscriber.next(data);
         if (last) subscriber.complete();
       };
-      worker.onerror = (event) => subscriber.error(new Error(workerFailed(event)));
+      worker.onerror = (event) => subscriber.error(new WorkerError(workerFailed(event)));
       worker.postMessage(request);
       return () => {
         if (works) worker.terminate();
