@@ -8,8 +8,6 @@ export const PROGRAM = 1;
 const listStamp = (table: 'shelf_item' | 'cup') => sql<string>`
   (select coalesce(sum(revision), 0) || '.' || count(*) filter (where removed_at is null) || '.' ||
     coalesce(max(removed_at), '') from ${sql.table(table)})`;
-const LAST_MOVEMENT = sql<number>`coalesce((select max(row) from ledger), 0)`;
-const SETTINGS = sql<number>`coalesce((select revision from workshop), 0)`;
 
 /**
  * Says which state a workshop is in as far as plans hang on it: the shelf, the settings, the day. As long as it is the
@@ -32,7 +30,8 @@ export interface Standing {
 
 export async function standingOf(store: Store): Promise<Standing> {
   const { rows } = await sql<Standing>`
-    select ${listStamp('shelf_item')} as shelf, ${listStamp('cup')} as cups, ${LAST_MOVEMENT} as movement,
-      ${SETTINGS} as settings`.execute(store);
+    select ${listStamp('shelf_item')} as shelf, ${listStamp('cup')} as cups,
+      coalesce((select max(row) from ledger), 0) as movement,
+      coalesce((select revision from workshop), 0) as settings`.execute(store);
   return rows[0];
 }

@@ -132,13 +132,12 @@ export class KeptList<Document> {
     return `${this.path}/${encodeURIComponent(id)}`;
   }
 
-  /** Changes a count that isn't this page's to keep, in what is shown and in what goes back when a save is refused. */
-  protected recount(id: string, edit: (document: Document) => Document): void {
-    const kept = this.lastKept.get(id);
-    if (kept) this.lastKept.set(id, edit(kept));
-    const shown = this.shown(id);
-    const counted = shown && edit(shown);
-    if (counted && counted !== shown) this.show(id, counted);
+  /** Changes counts that aren't this page's to keep, in what is shown and in what goes back when a save is refused. */
+  protected recount(edit: (document: Document) => Document): void {
+    for (const [id, document] of this.lastKept) this.lastKept.set(id, edit(document));
+    const shown = this.entries();
+    const counted = shown.map((one) => ({ ...one, document: edit(one.document) }));
+    if (counted.some(({ document }, at) => document !== shown[at].document)) this.entries.set(counted);
   }
 
   /** Typed here, and on its way or held up. */

@@ -22,7 +22,7 @@ export class KeptShelf extends KeptList<ShelfItem> {
 
   move(id: string, movement: Movement): Observable<ShelfItem> {
     return this.api.post(`${this.address(id)}/movements`, movement, keptItem).pipe(
-      tap((kept) => this.counted(id, kept.document.left)),
+      tap((kept) => this.counted([{ id, left: kept.document.left }])),
       map(({ document }) => document),
     );
   }
@@ -38,9 +38,13 @@ export class KeptShelf extends KeptList<ShelfItem> {
       .pipe(tap((kept) => kept.forEach((one) => this.take(one.document.id, one))));
   }
 
-  /** Only the count moves: what is being typed of the jar stays. */
-  counted(id: string, left: number | null): void {
-    this.recount(id, (item) => (item.left === left ? item : { ...item, left }));
+  /** Only the counts move: what is being typed of a jar stays. */
+  counted(counts: readonly { readonly id: string; readonly left: number | null }[]): void {
+    const left = new Map(counts.map((one) => [one.id, one.left]));
+    this.recount((item) => {
+      const now = left.get(item.id);
+      return now === undefined || now === item.left ? item : { ...item, left: now };
+    });
   }
 }
 

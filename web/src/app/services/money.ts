@@ -31,9 +31,7 @@ export class Money {
     this.api.get('money', keptSchema).subscribe({
       next: ({ document, revision, log }) => {
         this.log.set(log);
-        // What was typed here since it was asked for is newer, and on its way.
-        const known = this.saving.revisionOf('money') ?? -1;
-        if (revision > known && !this.saving.isBusy('money')) {
+        if (this.saving.isNews('money', revision)) {
           this.saving.note('money', revision);
           this.ways.set(document);
         }

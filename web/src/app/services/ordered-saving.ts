@@ -51,6 +51,11 @@ export class OrderedSaving<Document> {
     return busy || waiting.length > 0;
   }
 
+  /** Whether a revision that was fetched is news here: what was changed since it was asked for is newer, or on its way. */
+  isNews(id: string, revision: number): boolean {
+    return !this.isBusy(id) && revision > (this.revisionOf(id) ?? -1);
+  }
+
   /** @returns the document as it was kept, which may be a newer one that was waiting too */
   save(id: string, document: Document): Observable<Kept<Document>> {
     const reply = new ReplaySubject<Kept<Document>>(1);

@@ -66,7 +66,7 @@ export class WorkshopMemory {
     const { shelf, cups } = this.kept;
     // What changes after that moment is told by the next look, however long the lists take.
     const kept = this.asking.all
-      ? this.movedOn().pipe(
+      ? this.movedOn(null).pipe(
           switchMap(({ stamp }) =>
             forkJoin([shelf.fetch(), shelf.fetchGone(), cups.fetch()]).pipe(tap(() => (this.stamp = stamp))),
           ),
@@ -84,10 +84,10 @@ export class WorkshopMemory {
     this.today.set(dayNow());
     if (!this.asking.all) return this.fetchSettings();
     const { shelf, cups } = this.kept;
-    return this.movedOn().pipe(
+    return this.movedOn(this.stamp).pipe(
       switchMap(({ stamp, since }) => {
         if (!since) return EMPTY;
-        for (const { id, left } of since.left) shelf.counted(id, left);
+        shelf.counted(since.left);
         return forkJoin([
           since.settings === this.saving.revisionOf('settings') ? of(null) : this.fetchSettings(),
           !since.shelf || shelf.standsAt(since.shelf) ? of(null) : forkJoin([shelf.fetch(), shelf.fetchGone()]),
@@ -97,17 +97,16 @@ export class WorkshopMemory {
     );
   }
 
-  private movedOn(): Observable<MovedOn> {
-    const said = this.stamp === null ? '' : `?stamp=${encodeURIComponent(this.stamp)}`;
+  /** @param since the stamp to tell what changed from; null for the present one alone */
+  private movedOn(since: string | null): Observable<MovedOn> {
+    const said = since === null ? '' : `?stamp=${encodeURIComponent(since)}`;
     return this.api.get(`workshop/moved-on${said}`, movedOnSchema);
   }
 
   private fetchSettings(): Observable<unknown> {
     return this.api.get('workshop', keptSettings).pipe(
       tap((settings) => {
-        // What was changed here since it was asked for is newer, and on its way.
-        const known = this.saving.revisionOf('settings') ?? -1;
-        if (settings.revision > known && !this.saving.isBusy('settings')) this.takeSettings(settings);
+        if (this.saving.isNews('settings', settings.revision)) this.takeSettings(settings);
       }),
     );
   }
