@@ -44,6 +44,16 @@ test('a faulty reading has its sentence, gives nothing, and a second good one do
   expect(given[0].stations.map((station) => station.circumference)).toEqual([215, 291]);
 });
 
+test.each(['-5', '999999999', 'x', ''])('a reading that can’t be (“%s”) leaves the drawing as it was', async (wrong) => {
+  const { root, type, alerts } = await sheet();
+  const drawn = () => [...root.querySelectorAll('au-tape-drawing :is(path, ellipse, text)')].map((one) => one.outerHTML);
+  const before = drawn();
+  expect(before).toHaveLength(1 + 2 + 2);
+  await type('Circumference at the rim', wrong);
+  expect(alerts()).toHaveLength(1);
+  expect(drawn()).toEqual(before);
+});
+
 test('a plump cup takes readings between, up to six in all', async () => {
   const { root, given, press } = await sheet();
   await press('Plump');

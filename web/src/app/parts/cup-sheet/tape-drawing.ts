@@ -1,5 +1,5 @@
-import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { cupKinds, silhouette, type CupShape, type Station } from '@aurantia/core';
+import { ChangeDetectionStrategy, Component, computed, input, linkedSignal } from '@angular/core';
+import { cupKinds, silhouette, stationSchema, type CupShape, type Station } from '@aurantia/core';
 
 const HEIGHT = 250;
 const MARGIN = 26;
@@ -93,9 +93,12 @@ export class TapeDrawing {
   /** the reading in hand */
   readonly active = input<number | null>(null);
 
-  private readonly drawn = computed(() =>
-    silhouette(this.stations().filter(({ height, circumference }) => Number.isFinite(height + circumference))),
-  );
+  /** while one reads what no cup can be, the cup as it was before */
+  private readonly sound = linkedSignal<readonly Station[], readonly Station[]>({
+    source: this.stations,
+    computation: (now, before) => (now.every((one) => stationSchema.safeParse(one).success) ? now : (before?.value ?? now)),
+  });
+  private readonly drawn = computed(() => silhouette(this.sound()));
   private readonly scale = computed(() => {
     const { width, height } = this.drawn();
     return Math.min((2 * (82 - 10)) / width, (HEIGHT - 2 * MARGIN) / Math.max(1, height));
