@@ -178,9 +178,11 @@ test('a photo of the cup with a card in it is read beside the plan, place by pla
   const rim = await browser.findElement(By.css('[aria-label="Rim, outermost left"]'));
   const stands = async () => Number(await rim.getAttribute('aria-valuenow'));
   const before = await stands();
+  const comesTo = (at: number) => browser.wait(async () => (await stands()) === at, PATIENCE, `the handle never stands at ${at}`);
   await rim.sendKeys(Key.ARROW_RIGHT);
-  expect(await stands()).toBe(before + 1);
+  await comesTo(before + 1);
   await rim.sendKeys(Key.ARROW_LEFT);
+  await comesTo(before);
   await press(browser, 'Read its colours', 'mat-dialog-container button');
   await reads(browser, /Foot\s+ΔE [\d.]+ ± [\d.]+/, 'mat-dialog-container table');
   expect(await violations(browser)).toEqual([]);
